@@ -1,0 +1,183 @@
+"""Mends: the smallest change that answers a finding, found by trying changes on the same engine.
+
+Free changes come first, then another shoe's height, then the tailor, then another piece. A
+change counts as a mend only if the finding is gone and the look scores higher for it.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from typing import Any
+
+from craft.cloth.words import said
+from craft.judge import Aims, Finding, Judgement, Sentence, judge
+from craft.look import Look, Outfit, compose
+from craft.wear.bottom import CUFF_CM
+from craft.wear.landing import landed_height
+from craft.wear.shoes import HEEL_CM
+
+
+@dataclass(frozen=True, slots=True)
+class Mend:
+    """A change of one piece that mends a finding: the words to change, and what it reaches."""
+
+    slot: str
+    change: tuple[tuple[str, Any], ...]
+    text: Sentence
+    cost: int
+    score: float
+
+
+@dataclass(frozen=True, slots=True)
+class _Change:
+    slot: str
+    change: dict[str, Any]
+    text: Sentence
+    cost: int
+
+
+FREE, SWAP_SHOE, TAILOR, OTHER_PIECE = 0, 1, 2, 3
+
+
+def mends_for(outfit: Outfit, judgement: Judgement, aims: Aims) -> dict[str, Mend]:
+    """The smallest mend of each finding against, by rule id; rules without one are left out."""
+    open_ = {f.rule: f for f in judgement.findings if f.stance == "against"}
+    mends: dict[str, Mend] = {}
+    if not open_:
+        return mends
+    for change in _changes(outfit, aims, set(open_)):
+        if not open_:
+            break
+        after = judge(compose(outfit.body, _apply(outfit.look, change), outfit.schools), aims)
+        if after.score <= judgement.score:
+            continue
+        against = {f.rule: f for f in after.findings if f.stance == "against"}
+        # A change that opens a new fault of some weight is no mend.
+        fresh = max((f.weight for rule, f in against.items() if rule not in _rules(judgement)), default=0.0)
+        for rule, finding in list(open_.items()):
+            if rule not in against and fresh <= finding.weight / 2:
+                mends[rule] = Mend(change.slot, tuple(change.change.items()), change.text, change.cost, after.score)
+                del open_[rule]
+    return mends
+
+
+def _rules(judgement: Judgement) -> set[str]:
+    return {f.rule for f in judgement.findings if f.stance == "against"}
+
+
+def _apply(look: Look, change: _Change) -> Look:
+    return look.changed(change.slot, **change.change)
+
+
+def _changes(outfit: Outfit, aims: Aims, rules: set[str]) -> Iterator[_Change]:
+    """Every change worth trying, the smallest first."""
+    subjects = {rule.split(".")[0] for rule in rules}
+    yield from _tucks(outfit)
+    if subjects & {"length", "edges", "feet"}:
+        yield from _legs(outfit)
+        yield from _shoes(outfit, aims)
+        yield from _hems(outfit)
+    if subjects & {"rise", "volume", "edges", "feet"}:
+        yield from _others(outfit, subjects)
+
+
+def _tucks(outfit: Outfit) -> Iterator[_Change]:
+    top = outfit.top
+    if top is None or outfit.bottom is None:
+        return
+    how = {
+        "front": "Tuck the front between the belt loops.",
+        "full": "Tuck it in all round and pull it flat.",
+        "half": "Tuck one side of the front.",
+        "bloused": "Tuck it in, then raise the arms to ease it out.",
+        "bra": "Turn the hem up into the bra band.",
+        "none": "Leave it untucked.",
+    }
+    for tuck, text in how.items():
+        if tuck != top.tuck and not (tuck == "bra" and top.thickness < 0.4):
+            yield _Change("top", {"tuck": tuck}, Sentence.of(text), FREE)
+
+
+def _legs(outfit: Outfit) -> Iterator[_Change]:
+    bottom = outfit.bottom
+    if bottom is None:
+        return
+    if bottom.inside:
+        yield _Change("bottom", {"worn": "outside"}, Sentence.of("Wear the leg outside the shaft."), FREE)
+    elif outfit.shoes.cover.cm > outfit.body.height("calf") + outfit.lift:
+        yield _Change("bottom", {"worn": "inside"}, Sentence.of("Wear the leg inside the shaft."), FREE)
+    if not bottom.cuffed and bottom.stack and bottom.piece.figure("inseam_cm") is not None:
+        text = Sentence.of("Cuff it once ({cuff}).", cuff=CUFF_CM)
+        yield _Change("bottom", {"cuffed": True}, text, FREE)
+
+
+def _shoes(outfit: Outfit, aims: Aims) -> Iterator[_Change]:
+    shoes, bottom = outfit.shoes, outfit.bottom
+    if shoes.piece is None:
+        return
+    if shoes.piece.flag("ankle_strap"):
+        yield _Change("shoes", {"ankle_strap": False}, Sentence.of("A shoe like it without the strap."), SWAP_SHOE)
+    if shoes.toe != "pointed":
+        yield _Change("shoes", {"toe": "pointed"}, Sentence.of("A shoe like it with a pointed toe."), SWAP_SHOE)
+    for bulk, text in (("medium", "A plainer, lighter sole."), ("dainty", "A slim, light shoe."), ("chunky", "A heavier sole.")):
+        if bulk != shoes.bulk:
+            yield _Change("shoes", {"bulk": bulk}, Sentence.of(text), SWAP_SHOE)
+    if shoes.is_boot and shoes.bulk != "dainty":
+        change = {"bulk": "dainty", "shaft": "close"}
+        yield _Change("shoes", change, Sentence.of("A slim boot with a close shaft."), SWAP_SHOE)
+    if bottom and bottom.piece.figure("inseam_cm") is not None and bottom.falls_to < 3 and "heels" not in aims.wont:
+        heel = shoes.heel + 3.0 - bottom.falls_to
+        if bottom.is_wide_hemmed and heel <= HEEL_CM["high"]:
+            yield _Change("shoes", {"heel_cm": round(heel, 1)}, Sentence.of("Wear it with a heel of {heel}.", heel=heel), SWAP_SHOE)
+    if "heels" not in aims.wont and shoes.rise_of_foot < 2.5:
+        yield _Change("shoes", {"heel": "kitten"}, Sentence.of("A small heel of {heel}.", heel=HEEL_CM["kitten"]), SWAP_SHOE)
+
+
+def _hems(outfit: Outfit) -> Iterator[_Change]:
+    """Shorten only: a tailor can always take off, seldom let down."""
+    bottom = outfit.bottom
+    if bottom is None or bottom.inside:
+        return
+    words = ("foot",) if bottom.is_wide_hemmed else ("ankle_bone", "ankle")
+    for word in words:
+        target = landed_height(outfit.body, word, outfit.lift)
+        off = target - bottom.falls_to
+        if off < 0.5:
+            continue
+        text = Sentence.of(f"Hem it by {{off}}, to {'skim the foot' if word == 'foot' else f'the {said(word)}'}.", off=off)
+        if bottom.piece.figure("inseam_cm") is not None:
+            change: dict[str, Any] = {"inseam_cm": round(bottom.inseam - off, 1), "hem": None}
+        else:
+            change = {"hem": word, "hem_cm": None}
+        yield _Change("bottom", change, text, TAILOR)
+
+
+def _others(outfit: Outfit, subjects: set[str]) -> Iterator[_Change]:
+    """Another piece: the nearest fit, length, rise or cut that would do."""
+    top, bottom = outfit.top, outfit.bottom
+    if top and "volume" in subjects:
+        for fit in ("skimming", "relaxed", "fitted"):
+            if fit != top.fit:
+                yield _Change("top", {"fit": fit}, Sentence.of(f"A {fit} {said(top.piece.kind)} instead."), OTHER_PIECE)
+    if top and "edges" in subjects:
+        for hem in ("high_hip", "seat", "waist"):
+            text = Sentence.of(f"A {said(top.piece.kind)} that ends at the {said(hem)}.")
+            yield _Change("top", {"hem": hem, "length_cm": None}, text, OTHER_PIECE)
+    if bottom is None:
+        return
+    if "rise" in subjects:
+        for rise in ("mid", "high"):
+            text = Sentence.of(f"A {rise} rise on this body.")
+            yield _Change("bottom", {"rise": rise, "front_rise_cm": None}, text, OTHER_PIECE)
+    for cut in ("straight", "slim_straight", "slim"):
+        if cut != bottom.cut:
+            kind = said(bottom.piece.kind)
+            change = {"cut": cut, "leg_opening_cm": None, "knee_cm": None}
+            if bottom.is_wide_hemmed:
+                # A closer leg falls to the ankle, not to the floor.
+                change |= {"hem": "ankle", "inseam_cm": None}
+            yield _Change("bottom", change, Sentence.of(f"{said(cut).capitalize()} {kind} instead."), OTHER_PIECE)
+    if bottom.hem_at in ("mid_calf", "lower_calf", "below_knee"):
+        text = Sentence.of(f"{said(bottom.piece.kind).capitalize()} that reach the ankle.")
+        yield _Change("bottom", {"hem": "ankle", "inseam_cm": None}, text, OTHER_PIECE)

@@ -1,0 +1,204 @@
+"""The Body: landmarks on one vertical axis, a girth and a front-view breadth at each."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass, field
+from functools import lru_cache
+from types import MappingProxyType
+
+import numpy as np
+from scipy.interpolate import PchipInterpolator
+
+from craft.body import proportions as ref
+from craft.body.estimate import estimate_girths, estimate_heights
+from craft.body.measures import BREADTHS, GIRTHS, HEIGHTS, READING_SPREAD, Measures
+from craft.body.quantity import Quantity
+from craft.body.rise import RiseCurve, estimate_front_rise
+
+Curve = Callable[[float], float]
+
+#: Stature when nothing at all is known: women and men of G89 pooled, with their spread.
+UNKNOWN_STATURE = Quantity(168.0, 9.0, "estimated")
+
+
+@dataclass(frozen=True)
+class Body:
+    """One client's body, barefoot, in cm. Make it with `Body.of`.
+
+    >>> body = Body.of(Measures.of({"stature": 165, "crotch_height": 76}))
+    >>> body.heights["crotch_height"].settled, body.heights["knee_height"].settled
+    (True, False)
+    """
+
+    measures: Measures
+    heights: Mapping[str, Quantity] = field(compare=False)
+    girths: Mapping[str, Quantity] = field(compare=False)
+    breadths: Mapping[str, Quantity] = field(compare=False)
+    lengths: Mapping[str, Quantity] = field(compare=False)
+    rise: RiseCurve = field(compare=False)
+    _torso: Curve = field(repr=False, compare=False)
+    _leg: Curve = field(repr=False, compare=False)
+    _leg_girth: Curve = field(repr=False, compare=False)
+
+    @staticmethod
+    def of(measures: Measures) -> Body:
+        """The body these measures describe; the rest is estimated. Computed once per set."""
+        return _body_of(measures)
+
+    @property
+    def stature(self) -> float:
+        return self.heights["stature"].cm
+
+    def height(self, name: str) -> float:
+        """Height above the floor of a landmark, cm; the `_height` ending may be left out."""
+        return self.heights[name if name in self.heights else f"{name}_height"].cm
+
+    def girth(self, name: str) -> float:
+        return self.girths[name].cm
+
+    def half_breadth(self, height: float) -> float:
+        """Half the front-view breadth of the trunk or of both legs together at a height, cm."""
+        if height >= self.height("crotch"):
+            return self._torso(height)
+        return self.leg_centre(height) + self._leg(height)
+
+    def leg_half_breadth(self, height: float) -> float:
+        """Half the front-view breadth of one leg at a height below the crotch, cm."""
+        return self._leg(height)
+
+    def leg_girth(self, height: float) -> float:
+        """Girth of one leg at a height below the crotch, cm."""
+        return self._leg_girth(height)
+
+    def leg_centre(self, height: float) -> float:
+        """Distance of a leg's middle from the body's midline at a height, cm."""
+        crotch = self.height("crotch")
+        top = max(self._leg(crotch) + 0.2, self._torso(crotch) - self._leg(crotch))
+        foot = max(0.8 * top, self._leg(self.height("calf")) + 0.6)
+        return float(np.interp(height, [0.0, crotch], [foot, top]))
+
+
+@lru_cache(maxsize=1024)
+def _body_of(measures: Measures) -> Body:
+    stature = _stature(measures)
+    taken = dict(measures)
+    heights = estimate_heights({**measures.among(HEIGHTS), "stature": stature.cm})
+    heights["stature"] = stature
+    girths = estimate_girths(stature.cm, measures.among(GIRTHS))
+    breadths = _breadths(stature.cm, girths, measures.among(BREADTHS))
+    lengths = _lengths(stature.cm, heights, girths, taken)
+    rise = RiseCurve.through(heights, lengths)
+    return Body(
+        measures,
+        MappingProxyType(heights),
+        MappingProxyType(girths),
+        MappingProxyType(breadths),
+        MappingProxyType(lengths),
+        rise,
+        _torso_curve(heights, girths, breadths),
+        *_leg_curves(heights, girths),
+    )
+
+
+def _stature(measures: Measures) -> Quantity:
+    taken = measures.get("stature")
+    if taken is not None:
+        return Quantity(taken, READING_SPREAD["height"], "measured")
+    guesses = [cm / ref.HEIGHT_ROWS[name].fraction for name, cm in measures.among(HEIGHTS).items()]
+    if not guesses:
+        return UNKNOWN_STATURE
+    return Quantity(max(float(np.median(guesses)), *measures.among(HEIGHTS).values()), 4.0, "estimated")
+
+
+def _breadths(stature: float, girths: Mapping[str, Quantity], taken: Mapping[str, float]) -> dict[str, Quantity]:
+    hip = girths["hip"]
+    guess = {
+        "shoulder_breadth": Quantity(ref.SHOULDER_FRACTION * stature, ref.SHOULDER_SPREAD * stature, "estimated"),
+        "hip_breadth": Quantity(
+            ref.BREADTH_OVER_GIRTH["hip"] * hip.cm, 1.0 + ref.BREADTH_OVER_GIRTH["hip"] * hip.spread, "estimated"
+        ),
+    }
+    return guess | {name: Quantity(cm, READING_SPREAD["breadth"], "measured") for name, cm in taken.items()}
+
+
+def _lengths(
+    stature: float, heights: Mapping[str, Quantity], girths: Mapping[str, Quantity], taken: Mapping[str, float]
+) -> dict[str, Quantity]:
+    guess = estimate_front_rise(heights, girths, taken) | {
+        "arm_length": Quantity(ref.ARM_FRACTION * stature, ref.ARM_SPREAD * stature, "estimated"),
+        "foot_length": Quantity(ref.FOOT_FRACTION * stature, ref.FOOT_SPREAD * stature, "estimated"),
+    }
+    measured = {n: Quantity(taken[n], READING_SPREAD["length"], "measured") for n in guess if n in taken}
+    return guess | measured
+
+
+def _curve(points: list[tuple[float, float]]) -> Curve:
+    """A smooth curve through (height, value) points that never overshoots between them."""
+    points = sorted(points)
+    kept = [points[0]]
+    for point in points[1:]:
+        if point[0] - kept[-1][0] > 0.05:
+            kept.append(point)
+    xs, ys = zip(*kept, strict=True)
+    grid = np.arange(xs[0], xs[-1] + 0.25, 0.25)
+    values = PchipInterpolator(xs, ys, extrapolate=False)(np.clip(grid, xs[0], xs[-1]))
+    table = values.tolist()
+    low, last = float(xs[0]), len(table) - 1
+
+    def at(height: float) -> float:
+        place = (height - low) * 4.0
+        if place <= 0:
+            return float(table[0])
+        index = int(place)
+        if index >= last:
+            return float(table[last])
+        part = place - index
+        return float(table[index] * (1 - part) + table[index + 1] * part)
+
+    return at
+
+
+def _torso_curve(
+    heights: Mapping[str, Quantity], girths: Mapping[str, Quantity], breadths: Mapping[str, Quantity]
+) -> Curve:
+    hip_half = breadths["hip_breadth"].cm / 2
+    scale = breadths["hip_breadth"].cm / (girths["hip"].cm * ref.BREADTH_OVER_GIRTH["hip"])
+
+    def half(girth: str) -> float:
+        # A client whose hips are broad for their girth is broad for it at the high hip too.
+        own = 1 + (scale - 1) * 0.5 if girth == "high_hip" else 1.0
+        return girths[girth].cm * ref.BREADTH_OVER_GIRTH[girth] * own / 2
+
+    shoulder = breadths["shoulder_breadth"].cm / 2
+    at = {name.removesuffix("_height"): figure.cm for name, figure in heights.items()}
+    armpit = at["bust"] + 0.45 * (at["shoulder"] - at["bust"])
+    return _curve(
+        [
+            (at["crotch"], hip_half * 0.965),
+            (at["hip"], hip_half),
+            (at["high_hip"], half("high_hip")),
+            (at["navel"], (half("belly") + half("waist")) / 2),
+            (at["waist"], half("waist")),
+            (at["under_bust"], half("under_bust")),
+            (at["bust"], half("bust")),
+            (armpit, max(half("bust"), shoulder * 0.92) * 0.985),
+            (at["shoulder"], shoulder),
+        ]
+    )
+
+
+def _leg_curves(heights: Mapping[str, Quantity], girths: Mapping[str, Quantity]) -> tuple[Curve, Curve]:
+    at = {name.removesuffix("_height"): figure.cm for name, figure in heights.items()}
+    girth = [
+        (0.0, girths["ankle"].cm * 1.08),
+        (at["ankle_bone"], girths["ankle"].cm * 1.08),
+        (at["narrow_ankle"], girths["ankle"].cm),
+        (at["calf"], girths["calf"].cm),
+        ((at["calf"] + at["knee"]) / 2, (girths["calf"].cm * 0.6 + girths["knee"].cm * 0.4) * 0.985),
+        (at["knee"], girths["knee"].cm),
+        (at["knee"] + 0.2 * (at["crotch"] - at["knee"]), girths["knee"].cm * 1.02 + 0.06 * girths["thigh"].cm),
+        (at["crotch"] - 2.0, girths["thigh"].cm),
+        (at["crotch"], girths["thigh"].cm),
+    ]
+    return _curve([(h, g * ref.LEG_BREADTH_OVER_GIRTH / 2) for h, g in girth]), _curve(girth)

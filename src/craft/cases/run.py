@@ -1,0 +1,136 @@
+"""Holding the engine against judged cases."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from typing import Any
+
+from craft.advise.targets import NoTarget, target
+from craft.body import Body, Measures, read_shape
+from craft.body.words import nominal_measures
+from craft.cases.read import BODY_WORDS, Case
+from craft.cloth import Piece
+from craft.judge import Aims, Judgement, judge
+from craft.judge.aims import WORDS as AIM_WORDS
+from craft.look import Look, compose
+from craft.look.compose import NotYetKnown
+from craft.schools import POSITIONS, Schools
+from craft.wear import wear_bottom
+from craft.wear.bottom import rise_word
+from craft.wear.shoes import barefoot_on
+
+Result = dict[str, Any]
+
+
+class CannotJudge(Exception):
+    """The engine does not know enough for this case yet, and says so."""
+
+
+def run_case(case: Case) -> Result:
+    """Judge one case: a result as `judge --json` prints it. Raises CannotJudge."""
+    try:
+        return {"id": case.id, "form": case.form} | _FORMS[case.form](case)
+    except (NotYetKnown, NoTarget) as why:
+        raise CannotJudge(str(why)) from why
+
+
+def _body(client: Mapping[str, Any]) -> Body:
+    measured = client.get("measures_cm", {})
+    words = {key: word for key, word in client.items() if key in BODY_WORDS}
+    if measured and not words:
+        return Body.of(Measures.of(measured))
+    return Body.of(nominal_measures(words, measured))
+
+
+def _judged(case: Case, pieces: list[Mapping[str, Any]]) -> Judgement:
+    aims = Aims.of({key: case.client[key] for key in AIM_WORDS if key in case.client})
+    return judge(compose(_body(case.client), Look.of(pieces), case.school), aims)
+
+
+def _preference(case: Case) -> Result:
+    same = case.body.get("same", [])
+    better, worse = (_judged(case, [*same, *case.body[part]]) for part in ("better", "worse"))
+    # What differs: a reason only one of the looks has, or has with another weight.
+    one, two = (_weights(judged) for judged in (better, worse))
+    reasons = sorted(code for code in one.keys() | two.keys() if one.get(code) != two.get(code))
+    return {
+        "better": round(better.score, 3),
+        "worse": round(worse.score, 3),
+        "agrees": better.score > worse.score,
+        "reasons": reasons,
+        "reason_agrees": bool(set(reasons) & set(case.body.get("why", []))),
+    }
+
+
+def _weights(judged: Judgement) -> dict[str, tuple[tuple[str, float], ...]]:
+    found: dict[str, list[tuple[str, float]]] = {}
+    for finding in judged.findings:
+        for code in finding.codes:
+            found.setdefault(code, []).append((finding.stance, finding.weight))
+    return {code: tuple(sorted(held)) for code, held in found.items()}
+
+
+def _verdict(case: Case) -> Result:
+    judged = _judged(case, case.body["look"])
+    reasons = sorted(_weights(judged))
+    return {
+        "verdict": judged.verdict,
+        "score": round(judged.score, 3),
+        "agrees": judged.verdict == case.body["says"],
+        "reasons": reasons,
+        "reason_agrees": bool(set(reasons) & set(case.body.get("why", []))),
+    }
+
+
+def _shape(case: Case) -> Result:
+    reading = read_shape(_body(case.client))
+    return {"got": {"shape": reading.shape}, "agrees": reading.shape in case.body["says_any"]}
+
+
+def _landing(case: Case) -> Result:
+    garment = case.body["garment"]
+    piece = Piece.of(garment)
+    if piece.kind not in ("jeans", "trousers", "leggings"):
+        raise CannotJudge(f"A {piece.kind} cannot be landed yet.")
+    body = _body(case.client)
+    worn = wear_bottom(body, piece, barefoot_on(case.body.get("heel_cm", 0)), Schools())
+    got = {
+        "hem_cm": round(worn.falls_to, 2),
+        "hem_at": worn.hem_at,
+        "waistband_from_navel_cm": round(worn.from_navel, 2),
+        "rise": {naming: rise_word(worn.from_navel, naming) for naming in POSITIONS["rise_naming"]},
+        "reads_as": worn.reads_as,
+    }
+    return _held(got, case.body["expects"])
+
+
+def _target(case: Case) -> Result:
+    found = target(_body(case.client), case.body["ask"])
+    failed = []
+    for key, (low, high) in case.body["expects"].items():
+        if key not in found:
+            raise CannotJudge(f"{key} cannot be solved yet.")
+        below, above = found[key]
+        if not low <= (below + above) / 2 <= high:
+            failed.append(key)
+    return {"got": {key: [round(end, 1) for end in ends] for key, ends in found.items()}, "agrees": not failed, "failed": failed}
+
+
+def _held(got: Mapping[str, Any], expects: Mapping[str, Any]) -> Result:
+    failed = []
+    for key, wanted in expects.items():
+        if key not in got:
+            raise CannotJudge(f"{key} cannot be computed yet.")
+        value = got[key]
+        if isinstance(wanted, dict):
+            holds = all(value[position] == word for position, word in wanted.items())
+        elif isinstance(value, str):
+            holds = value in wanted
+        else:
+            holds = wanted[0] <= value <= wanted[1]
+        if not holds:
+            failed.append(key)
+    return {"agrees": not failed, "got": {key: got[key] for key in expects}, "failed": failed}
+
+
+_FORMS = {"preference": _preference, "verdict": _verdict, "shape": _shape, "landing": _landing, "target": _target}

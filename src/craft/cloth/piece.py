@@ -1,0 +1,135 @@
+"""A piece: one garment or pair of shoes, in words, with any flat measurements taken."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Mapping
+from dataclasses import dataclass, field, replace
+from typing import Any
+
+from craft.cloth import words
+
+_HEX = re.compile(r"^#[0-9a-f]{6}$")
+#: What any single flat measurement can be, cm.
+POSSIBLE_CM = (0.0, 220.0)
+
+
+class UnknownWord(ValueError):
+    """A word that is not in the vocabulary; says which, and for what key."""
+
+    def __init__(self, key: str, word: object, choices: tuple[str, ...] = ()) -> None:
+        self.key, self.word = key, str(word)[:40]
+        near = f" Known: {', '.join(choices)}." if choices and len(choices) < 40 else ""
+        super().__init__(f"“{self.word}” is not a known {words.said(key)}.{near}")
+
+
+@dataclass(frozen=True, slots=True)
+class Piece:
+    """One piece, immutable and hashable. What it does not say is the plain middle for its kind.
+
+    >>> Piece.of({"is": "jeans", "cut": "slim", "inseam_cm": 69}).figure("inseam_cm")
+    69.0
+    """
+
+    kind: str
+    said: tuple[tuple[str, Any], ...] = field(default=())
+    figures: tuple[tuple[str, float], ...] = field(default=())
+
+    @classmethod
+    def of(cls, described: Mapping[str, Any]) -> Piece:
+        """Make a piece from its words (`is`, `cut`, ...) and figures (`*_cm`). Raises UnknownWord."""
+        rest = dict(described)
+        kind = rest.pop("is", None)
+        if kind not in words.SLOT_OF:
+            raise UnknownWord("kind", kind, tuple(words.SLOT_OF))
+        figures, said = {}, {}
+        for key, value in rest.items():
+            if value is None or value == []:
+                continue
+            if key.endswith("_cm"):
+                figures[key] = _figure(words.SLOT_OF[kind], key, value)
+            else:
+                said[key] = _word(key, value)
+        return cls(kind, tuple(sorted(said.items())), tuple(sorted(figures.items())))
+
+    @property
+    def slot(self) -> str:
+        return words.SLOT_OF[self.kind]
+
+    @property
+    def name(self) -> str:
+        """The piece as spoken of: “slim jeans”, “shirt”."""
+        cut = self.word("cut")
+        # A cut the kind implies goes without saying, and so does a plain one.
+        front = f"{words.said(cut)} " if cut and cut != "plain" else ""
+        return f"{front}{words.said(self.kind)}"
+
+    def word(self, key: str, default: str | None = None) -> str | None:
+        """The word said for a key, or the default."""
+        for name, value in self.said:
+            if name == key:
+                return str(value)
+        return default
+
+    def flag(self, key: str) -> bool:
+        return any(name == key and value is True for name, value in self.said)
+
+    @property
+    def fabric(self) -> frozenset[str]:
+        for name, value in self.said:
+            if name == "fabric":
+                return frozenset(value)
+        return frozenset()
+
+    def figure(self, key: str) -> float | None:
+        """A flat measurement, cm, or None where none was taken."""
+        for name, value in self.figures:
+            if name == key:
+                return value
+        return None
+
+    def with_(self, **changes: Any) -> Piece:
+        """A copy with words or figures changed; None removes one."""
+        described = self.described() | changes
+        return Piece.of({key: value for key, value in described.items() if value is not None})
+
+    def described(self) -> dict[str, Any]:
+        """The piece in words and figures again: what `Piece.of` reads."""
+        said = {key: list(value) if isinstance(value, tuple) else value for key, value in self.said}
+        return {"is": self.kind} | said | dict(self.figures)
+
+    def as_worn(self, **how: Any) -> Piece:
+        """A copy with words replaced unchecked; for the engine's own searches."""
+        said = tuple(sorted((dict(self.said) | how).items()))
+        return replace(self, said=said)
+
+
+def _word(key: str, value: Any) -> Any:
+    if key == "colour":
+        if value in words.COLOURS or (isinstance(value, str) and _HEX.match(value.lower())):
+            return value.lower()
+        raise UnknownWord(key, value, tuple(words.COLOURS))
+    if key in words.FLAGS:
+        if not isinstance(value, bool):
+            raise UnknownWord(key, value, ("true", "false"))
+        return value
+    if key in words.SOME_OF:
+        listed = tuple(value) if isinstance(value, list | tuple) else (value,)
+        for word in listed:
+            if word not in words.SOME_OF[key]:
+                raise UnknownWord(key, word, words.SOME_OF[key])
+        return tuple(sorted(set(listed)))
+    if key not in words.ONE_OF:
+        raise UnknownWord("property of a piece", key)
+    if value not in words.ONE_OF[key]:
+        raise UnknownWord(key, value, words.ONE_OF[key])
+    return value
+
+
+def _figure(slot: str, key: str, value: Any) -> float:
+    if key not in words.FIGURES.get(slot, ()):
+        raise UnknownWord(f"figure of {words.said(slot)}", key, words.FIGURES.get(slot, ()))
+    low, high = POSSIBLE_CM
+    if isinstance(value, bool) or not isinstance(value, int | float) or not low <= value <= high:
+        raise UnknownWord(key, value)
+    return float(value)

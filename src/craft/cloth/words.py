@@ -1,0 +1,129 @@
+"""The words that describe pieces. A word stands for a nominal size on the client's own body."""
+
+from __future__ import annotations
+
+KINDS: dict[str, tuple[str, ...]] = {
+    "bottom": ("jeans", "trousers", "leggings", "shorts", "skirt"),
+    "one_piece": ("dress", "dungarees", "jumpsuit"),
+    "top": ("tee", "tank", "camisole", "shirt", "blouse", "knit", "sweatshirt", "bodysuit"),
+    "layer": ("waistcoat", "gilet", "cardigan", "blazer", "jacket", "coat", "duster", "kimono"),
+    "shoes": (
+        *("trainers", "flats", "loafers", "mules", "slingbacks", "pumps", "sandals"),
+        *("ankle_boots", "sock_boots", "tall_boots", "over_knee_boots"),
+    ),
+    "extra": ("belt", "necklace", "earrings", "scarf", "bag", "hat", "tights"),
+    "swim": ("swimsuit", "bikini_top", "bikini_bottom", "tankini"),
+}
+SLOT_OF = {kind: slot for slot, kinds in KINDS.items() for kind in kinds}
+
+#: The kinds the engine can hang on a body so far; the others are named as not yet known.
+DRESSED_KINDS: dict[str, tuple[str, ...]] = {
+    "top": ("tee", "tank", "shirt", "blouse", "knit", "sweatshirt"),
+    "bottom": ("jeans", "trousers", "leggings"),
+    "shoes": KINDS["shoes"],
+}
+
+HEM = (
+    *("under_bust", "waist", "high_hip", "hip", "seat", "upper_thigh", "mid_thigh", "above_knee", "knee"),
+    *("below_knee", "mid_calf", "lower_calf", "ankle", "ankle_bone", "foot", "floor", "puddle"),
+)
+LEG_CUTS = (
+    *("skinny", "slim", "slim_straight", "straight", "boyfriend", "girlfriend"),
+    *("bootcut", "flare", "kick_flare", "wide", "balloon"),
+)
+DRESS_CUTS = ("slip", "pencil", "a_line", "pleated", "sheath", "shift", "wrap", "empire", "ruched")
+TOP_CUTS = ("plain", "boxy", "wrap", "peplum", "ruched", "longline", "cropped", "ruffled")
+CUT = (*LEG_CUTS, *DRESS_CUTS, *(cut for cut in TOP_CUTS if cut not in DRESS_CUTS))
+FIT = ("tight", "fitted", "skimming", "relaxed", "oversized")
+RISE = ("low", "mid", "high", "very_high")
+TUCK = ("none", "full", "bloused", "front", "half", "side", "back", "tail_fold", "knot", "bra")
+FABRIC = (
+    *("thin", "substantial", "chunky", "clinging", "draping", "structured", "rigid", "stretch"),
+    *("satin", "ribbed", "denim", "leather", "linen", "crochet", "sheer"),
+)
+PATTERN = (
+    *("horizontal_stripe", "vertical_stripe", "small_print", "large_print"),
+    *("check", "animal", "lettering", "dark_side_panels"),
+)
+NECK = (
+    *("crew", "scoop", "v", "boat", "polo", "open_collar"),
+    *("closed_collar", "halter", "square", "one_shoulder"),
+)
+SWIM_DETAIL = (
+    *("side_detail", "centre_detail", "shoulder_detail", "drawn_waist", "ruching", "underwire", "soft_cup"),
+    *("panel", "thick_strap", "thin_strap", "high_leg", "low_leg", "side_ties", "low_neck", "high_neck", "flounce"),
+)
+
+#: Every word list by the key that takes one of its words.
+ONE_OF: dict[str, tuple[str, ...]] = {
+    "cut": CUT,
+    "fit": FIT,
+    "rise": RISE,
+    "hem": HEM,
+    "worn": ("inside", "outside"),
+    "tuck": TUCK,
+    "belted": ("thin", "medium", "wide"),
+    "sleeve": ("none", "short", "elbow", "three_quarter", "long"),
+    "neck": NECK,
+    "pattern": PATTERN,
+    "toe": ("round", "almond", "pointed", "square"),
+    "bulk": ("dainty", "medium", "chunky"),
+    "heel": ("flat", "kitten", "mid", "high"),
+    "heel_shape": ("block", "stiletto", "wedge", "platform"),
+    "shaft": ("close", "slim", "wide"),
+    "drop": ("short", "long"),
+}
+SOME_OF: dict[str, tuple[str, ...]] = {
+    "fabric": FABRIC,
+    "fade": ("thighs", "seat"),
+    "swim_detail": SWIM_DETAIL,
+}
+FLAGS = ("cuffed", "open", "rolled", "ankle_strap")
+
+#: Flat measurements a piece may carry, cm, by slot. A girth is the whole girth, not the flat half.
+FIGURES: dict[str, tuple[str, ...]] = {
+    "bottom": (
+        *("front_rise_cm", "back_rise_cm", "inseam_cm", "outseam_cm", "waist_cm", "hip_cm"),
+        *("thigh_cm", "knee_cm", "leg_opening_cm", "length_cm", "hem_cm"),
+    ),
+    "top": ("length_cm", "chest_cm", "waist_cm", "hem_sweep_cm", "sleeve_cm", "shoulder_cm", "hem_cm"),
+    "shoes": ("heel_cm", "platform_cm", "shaft_cm", "shaft_girth_cm"),
+}
+
+COLOURS: dict[str, str] = {
+    "black": "#17171a",
+    "white": "#fbfbf8",
+    "cream": "#f3ead7",
+    "ivory": "#f4efdf",
+    "camel": "#b98a55",
+    "tan": "#c69c6d",
+    "nude": "#d9b596",
+    "grey": "#8a8b8d",
+    "charcoal": "#3d3e42",
+    "navy": "#1f2a44",
+    "soft_navy": "#3f506f",
+    "mid_blue": "#5b7ea6",
+    "light_blue": "#a9c3dc",
+    "dark_denim": "#26344e",
+    "brown": "#5d4230",
+    "chestnut": "#6f3a24",
+    "cognac": "#9a5b2e",
+    "burgundy": "#5c1f2d",
+    "red": "#b32d2e",
+    "coral": "#e4765c",
+    "peach": "#f0b595",
+    "mustard": "#c9992e",
+    "olive": "#6b6a3a",
+    "dark_green": "#21402f",
+    "sage": "#a3b18a",
+    "lime": "#b9d44a",
+    "pink": "#e2a1b3",
+    "neon_yellow": "#e6ff3f",
+    "bronze": "#8c6a3f",
+    "silver": "#bfc1c4",
+}
+
+
+def said(word: str) -> str:
+    """A word as a reader sees it: `slim_straight` -> “slim straight”."""
+    return word.replace("_", " ")

@@ -1,0 +1,7 @@
+"""Drawing: the figure and its garments as points in cm, floor at nought, midline at nought."""
+
+from craft.draw.figure import draw_figure
+from craft.draw.garments import draw_look
+from craft.draw.shapes import Shape
+
+__all__ = ["Shape", "draw_figure", "draw_look"]

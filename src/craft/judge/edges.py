@@ -1,0 +1,92 @@
+"""Edges: where the figure is divided, and what lines lie on wide places."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+from craft.judge.aims import Aims
+from craft.judge.finding import Figure, Finding, Sentence
+from craft.look import Outfit
+
+#: Two thirds to three fifths of the figure below the break usually reads well; half and half
+#: reads blocky (brief, section 6).
+LONG_LEG, HALF = 0.59, 0.535
+#: How near to the fullest hip a top's hem still lies on it, cm (W).
+ON_HIP = 3.0
+#: A strip of bare leg between hem and boot at least this tall reads as a part of its own;
+#: more than the second reads as leg, cm (W).
+GAP_SHOWS, READS_AS_LEG = 2.5, 22.0
+
+
+def proportion(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+    """How much of the figure lies below the break."""
+    share, height = outfit.below_share, outfit.break_at
+    if share is None or height is None or outfit.top is None:
+        return
+    wanted = 0.2 if aims.wanted("lengthen_legs") else 0.0
+    if share >= LONG_LEG:
+        figure = Figure("below the break", share, LONG_LEG, "share")
+        text = Sentence.of(f"The figure divides {{at}} up: {100 * share:.0f} % of it reads as leg.", at=height)
+        yield Finding("edges.proportion", "leg_lengthened", "for", 0.3 + wanted, "waist", height, figure, "Long leg, short top", text)
+    elif share <= HALF:
+        figure = Figure("below the break", share, HALF, "share")
+        text = Sentence.of(f"The top part ends {{at}} up, which halves the figure: {100 * share:.0f} % below.", at=height)
+        yield Finding("edges.proportion", "chopped", "against", 0.3 + wanted, "hip", height, figure, "Half and half", text)
+
+
+def top_hem(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+    """An untucked hem across the fullest hip; or one that covers the seat over a close leg."""
+    top, bottom, body = outfit.top, outfit.bottom, outfit.body
+    if top is None or bottom is None:
+        return
+    hip = body.height("hip") + outfit.lift
+    off = top.side.cm - hip
+    hidden = top.tuck in ("full", "bloused", "bra")
+    if not hidden and abs(off) <= ON_HIP and body.girth("hip") >= body.girth("bust"):
+        softened = 0.2 if aims.soften & {"hips", "seat"} else 0.0
+        tucked = 0.6 if top.tucked else 1.0
+        figure = Figure("hem from the fullest hip", abs(off), ON_HIP)
+        text = Sentence.of(f"The hem lies {_near(off)} the fullest hip: a line across the widest place.", off=abs(off))
+        yield Finding("edges.top_hem", "hem_on_wide_place", "against", (0.3 + softened) * tucked, "hip", top.side.cm, figure, "Hem on the fullest hip", text)
+    covers = hip - 1.0 - top.side.cm
+    if bottom.volume <= 0.9 and not hidden:
+        figure = Figure("hem below the hip", covers, 0.0)
+        if covers >= 0:
+            text = Sentence.of("The hem falls {by} below the fullest hip and covers the seat over a close leg.", by=hip - top.side.cm)
+            yield Finding("edges.covers", "covers_zone", "for", 0.3, "seat", top.side.cm, figure, "Covers the seat", text)
+        elif bottom.piece.kind == "leggings":
+            text = Sentence.of("Leggings ask for a hem over the seat; this one ends {by} above the fullest hip.", by=-covers)
+            yield Finding("edges.covers", "covers_zone", "against", 0.5, "seat", top.side.cm, figure, "Seat uncovered", text)
+
+
+def leg_gap(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+    """Bare leg between a hem and a boot is a part of its own."""
+    bottom, shoes = outfit.bottom, outfit.shoes
+    if bottom is None or not shoes.is_boot or bottom.inside:
+        return
+    middle = bottom.hem.cm - outfit.skin / 2
+    wide = shoes.shaft_ease is not None and shoes.shaft_ease > 3.5
+    if GAP_SHOWS <= outfit.skin <= READS_AS_LEG:
+        figure = Figure("bare leg above the boot", outfit.skin, GAP_SHOWS)
+        text = Sentence.of("{gap} of bare leg stands between hem and shaft and cuts the leg in two.", gap=outfit.skin)
+        weight = 0.5 if wide else 0.2
+        yield Finding("edges.gap", "leg_gap", "against", weight, "calf", middle, figure, "Gap above the boot", text, None, ("leg_cut",))
+    elif outfit.skin == 0 and bottom.stack < 2.0 and not bottom.is_wide_hemmed:
+        figure = Figure("bare leg above the boot", outfit.skin, GAP_SHOWS)
+        text = Sentence.of("Hem and shaft meet: the leg stays one line.")
+        yield Finding("edges.gap", "leg_line_whole", "for", 0.3, "ankle", bottom.hem.cm, figure, "Leg in one line", text)
+
+
+def _near(off: float) -> str:
+    return "on" if abs(off) < 0.5 else "{off} from"
+
+
+def strap(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+    """An ankle strap is an edge too."""
+    edge = outfit.edge("ankle_strap")
+    if edge is None or not edge.seen:
+        return
+    wanted = 0.2 if aims.wanted("lengthen_legs") else 0.0
+    figure = Figure("strap from the ankle bone", edge.height - outfit.lift - outfit.body.height("ankle_bone"), 0.0)
+    text = Sentence.of("The strap draws a line across the ankle and cuts the leg {at} up.", at=edge.height)
+    yield Finding("edges.strap", "leg_cut", "against", 0.25 + wanted, "ankle", edge.height, figure, "Strap cuts the ankle", text)

@@ -1,0 +1,100 @@
+"""The verdict: every rule is asked, its findings weighed, the leading reasons named."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Callable, Iterator
+from dataclasses import dataclass
+from typing import Literal
+
+from craft.judge import edges, feet, length, rise, volume
+from craft.judge.aims import Aims
+from craft.judge.finding import Finding
+from craft.look import Outfit
+
+Verdict = Literal["works", "watch", "against"]
+Check = Callable[[Outfit, Aims], Iterator[Finding]]
+
+
+@dataclass(frozen=True, slots=True)
+class Rule:
+    """One rule of the trade: its subject and the predicate that finds it."""
+
+    subject: str
+    check: Check
+
+
+RULES: tuple[Rule, ...] = (
+    Rule("rise", rise.label_against_truth),
+    Rule("rise", rise.full_middle),
+    Rule("rise", rise.rides_up),
+    Rule("length", length.trailing),
+    Rule("length", length.bunching),
+    Rule("length", length.hem_place),
+    Rule("length", length.floor_length),
+    Rule("length", length.cuffed_ankle),
+    Rule("volume", volume.contrast),
+    Rule("volume", volume.waist),
+    Rule("volume", volume.tuck_bulk),
+    Rule("volume", volume.cling),
+    Rule("edges", edges.proportion),
+    Rule("edges", edges.top_hem),
+    Rule("edges", edges.leg_gap),
+    Rule("edges", edges.strap),
+    Rule("feet", feet.weight),
+    Rule("feet", feet.inside),
+    Rule("feet", feet.toe),
+    Rule("feet", feet.heel),
+    Rule("feet", feet.limits),
+    Rule("feet", feet.colour),
+)
+
+#: A finding against of at least this weight decides alone; a score from the second works (W).
+DECIDES, WORKS = 0.5, 0.55
+#: How many leading reasons a verdict comes with.
+LEADING = 3
+
+
+@dataclass(frozen=True, slots=True)
+class Judgement:
+    """Findings, strongest first; a score in 0 to 1 that only ranks; the verdict and why."""
+
+    findings: tuple[Finding, ...]
+    score: float
+    verdict: Verdict
+
+    @property
+    def leading(self) -> tuple[Finding, ...]:
+        """The two or three findings the verdict rests on."""
+        weighed = [finding for finding in self.findings if finding.stance != "caution"]
+        if self.verdict == "works":
+            return tuple([f for f in weighed if f.stance == "for"][:LEADING])
+        against = [f for f in weighed if f.stance == "against"]
+        return tuple((against or weighed)[:LEADING])
+
+
+def judge(outfit: Outfit, aims: Aims | None = None) -> Judgement:
+    """Judge an outfit for a client's aims.
+
+    >>> from craft.body import Body, Measures
+    >>> from craft.look import Look, compose
+    >>> look = Look.of([{"is": "jeans", "cut": "skinny"}, {"is": "tee", "fit": "tight"}])
+    >>> judge(compose(Body.of(Measures.of({"stature": 165})), look)).verdict
+    'against'
+    """
+    aims = aims or Aims()
+    found = [finding for rule in RULES for finding in rule.check(outfit, aims)]
+    found.sort(key=lambda finding: (-finding.weight, finding.rule))
+    good = sum(finding.weight for finding in found if finding.stance == "for")
+    bad = sum(finding.weight for finding in found if finding.stance == "against")
+    score = 1 / (1 + math.exp(-1.6 * (good - 1.25 * bad)))
+    return Judgement(tuple(found), score, _verdict(found, score))
+
+
+def _verdict(found: list[Finding], score: float) -> Verdict:
+    worst = max((finding.weight for finding in found if finding.stance == "against"), default=0.0)
+    if worst >= DECIDES and score < 0.75 or score < 0.35:
+        return "against"
+    if score >= WORKS and worst < DECIDES:
+        return "works"
+    return "watch"

@@ -1,0 +1,60 @@
+"""Edges: every hem, band, shaft and strap of a look as a line at a height."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from craft.body import Body
+from craft.cloth.words import said
+from craft.wear import Landing, WornBottom, WornShoes, WornTop
+from craft.wear.landing import name_height
+
+
+@dataclass(frozen=True, slots=True)
+class Edge:
+    """A line across the figure: height above the ground, the body's half breadth there, cm.
+
+    `at` is the hem word where it lands on this body; `seen` is false for an edge that
+    another layer covers.
+    """
+
+    key: str
+    slot: str
+    name: str
+    landing: Landing
+    at: str
+    half_breadth: float
+    seen: bool
+
+    @property
+    def height(self) -> float:
+        return self.landing.cm
+
+
+def edges_of(
+    body: Body, top: WornTop | None, bottom: WornBottom | None, shoes: WornShoes, lift: float
+) -> tuple[Edge, ...]:
+    """All edges of the worn pieces, top to bottom."""
+
+    def edge(key: str, slot: str, name: str, landing: Landing, seen: bool = True) -> Edge:
+        on_body = landing.cm - lift
+        return Edge(key, slot, name, landing, name_height(body, landing.cm, lift), body.half_breadth(on_body), seen)
+
+    found = []
+    if bottom:
+        covered = top is not None and not top.tucked and top.hem.cm < bottom.waistband.cm
+        found.append(edge("waistband", "bottom", "waistband", bottom.waistband, not covered))
+        hidden = bottom.inside and shoes.cover.cm > bottom.hem.cm
+        found.append(edge("leg_hem", "bottom", f"{said(bottom.piece.kind)} hem", bottom.hem, not hidden))
+    if top:
+        fully = top.front == top.side and top.tucked
+        found.append(edge("top_hem", "top", f"{said(top.piece.kind)} hem", top.hem, not fully))
+    if shoes.piece:
+        name = "shaft top" if shoes.is_boot else "vamp"
+        over = bottom is not None and not bottom.inside and bottom.hem.cm < shoes.cover.cm
+        found.append(edge("shoe_cover", "shoes", name, shoes.cover, not over))
+        if shoes.strap is not None:
+            strap = Landing(shoes.strap, 1.0, "described")
+            under = bottom is not None and bottom.hem.cm < shoes.strap
+            found.append(edge("ankle_strap", "shoes", "ankle strap", strap, not under))
+    return tuple(sorted(found, key=lambda one: -one.height))

@@ -1,0 +1,52 @@
+"""Schools: where practitioners differ. A studio sets a default, a client may override."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+#: Brief, section 15. The first position of each is the default.
+POSITIONS: dict[str, tuple[str, ...]] = {
+    "rise_naming": ("navel_is_mid", "navel_is_high"),
+    "full_middle_rise": ("hold_high", "cross_middle"),
+    "wide_leg_shoe": ("taper", "echo"),
+    "volume_rule": ("one_close", "relaxed"),
+    "hip_strategy": ("cover", "skim"),
+    "attention": ("show", "soften"),
+    "loose_knit_on_slip": ("tuck", "hang"),
+    "straight_into_tall_boot": ("inside_ok", "outside_only"),
+    "belt_width": ("thin", "statement"),
+    "rules_weight": ("guide", "strict"),
+}
+#: The schools that a rule of the engine asks about so far.
+ASKED = ("rise_naming", "full_middle_rise", "wide_leg_shoe", "volume_rule", "straight_into_tall_boot")
+
+
+class UnknownSchool(ValueError):
+    """A school or a position that is not known."""
+
+
+@dataclass(frozen=True, slots=True)
+class Schools:
+    """The positions taken; the default where none was.
+
+    >>> Schools.of({"wide_leg_shoe": "echo"}).position("wide_leg_shoe")
+    'echo'
+    """
+
+    taken: tuple[tuple[str, str], ...] = ()
+
+    @classmethod
+    def of(cls, taken: Mapping[str, str]) -> Schools:
+        for school, position in taken.items():
+            if position not in POSITIONS.get(school, ()):
+                raise UnknownSchool(f"“{school}: {position}” is not a known school.")
+        return cls(tuple(sorted(taken.items())))
+
+    def position(self, school: str) -> str:
+        return dict(self.taken).get(school, POSITIONS[school][0])
+
+    def other(self, school: str) -> str:
+        """The position not taken."""
+        taken = self.position(school)
+        return next(position for position in POSITIONS[school] if position != taken)

@@ -1,0 +1,8 @@
+"""A piece on a body, worn: where every edge lands above the floor, and the ease it leaves."""
+
+from craft.wear.bottom import WornBottom, wear_bottom
+from craft.wear.landing import Landing
+from craft.wear.shoes import BAREFOOT, WornShoes, wear_shoes
+from craft.wear.top import WornTop, wear_top
+
+__all__ = ["BAREFOOT", "Landing", "WornBottom", "WornShoes", "WornTop", "wear_bottom", "wear_shoes", "wear_top"]

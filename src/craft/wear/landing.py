@@ -1,0 +1,103 @@
+"""Where an edge lands: heights of the hem words, and the word for a height.
+
+A heel lifts the body off the floor. So words about the body (ankle, knee) move up with the
+heel, and words about the floor (foot, floor, puddle) stay where they are.
+"""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+
+from craft.body import Body, Origin, Quantity
+
+#: Heights of the words that belong to the floor, cm. A foot-length hem skims the top of the
+#: foot; one within FLOOR_BELOW of the ground just clears it.
+FLOOR_WORDS = {"foot": 3.0, "floor": 0.8, "puddle": -4.0}
+FLOOR_BELOW = 1.5
+#: An ankle hem lies at the narrow place or up to 2.5 cm higher (brief, section 4); half a cm of grace.
+ANKLE_ABOVE = 3.0
+#: How far around the ankle bone a hem still reads as at the bone, cm (W).
+BONE_REACH = 1.5
+#: A word is kept by a careful eye to about this, cm.
+WORD_SPREAD = 1.0
+
+
+@dataclass(frozen=True, slots=True)
+class Landing:
+    """An edge's height above the ground in cm, its spread and whether it is measured."""
+
+    cm: float
+    spread: float
+    origin: Origin
+
+    @classmethod
+    def of(cls, cm: float, *sources: Quantity, described: bool) -> Landing:
+        """A landing that follows from some quantities, by a piece measured or described in words."""
+        own = WORD_SPREAD if described else 0.5
+        spread = math.hypot(own, *(source.spread for source in sources))
+        if described:
+            return cls(cm, spread, "described")
+        return cls(cm, spread, "measured" if all(source.settled for source in sources) else "estimated")
+
+
+def word_height(body: Body, word: str) -> float:
+    """Height of a hem word above the barefoot floor, cm.
+
+    >>> from craft.body import Measures
+    >>> word_height(Body.of(Measures.of({"stature": 165, "knee_height": 45})), "knee")
+    45.0
+    """
+    if word in FLOOR_WORDS:
+        return FLOOR_WORDS[word]
+    at = body.height
+    match word:
+        case "seat":
+            return at("crotch") + 0.3 * (at("hip") - at("crotch"))
+        case "upper_thigh":
+            return at("crotch") - 5.0
+        case "mid_thigh":
+            return (at("crotch") + at("knee")) / 2
+        case "above_knee":
+            return at("knee") + 5.5
+        case "below_knee":
+            return at("knee") - 6.0
+        case "mid_calf":
+            return at("calf")
+        case "lower_calf":
+            return at("calf") - 0.45 * (at("calf") - at("narrow_ankle"))
+        case "ankle":
+            return at("narrow_ankle")
+        case _:
+            return at(word)
+
+
+def landed_height(body: Body, word: str, lift: float) -> float:
+    """Height of a hem word above the ground in shoes that lift the body by `lift` cm."""
+    return FLOOR_WORDS[word] if word in FLOOR_WORDS else word_height(body, word) + lift
+
+
+_ON_LEG = ("lower_calf", "mid_calf", "below_knee", "knee", "above_knee", "mid_thigh", "upper_thigh")
+_ON_TRUNK = ("seat", "hip", "high_hip", "waist", "under_bust")
+
+
+def name_height(body: Body, height: float, lift: float) -> str:
+    """The hem word for a height above the ground, in shoes that lift the body by `lift` cm.
+
+    >>> from craft.body import Measures
+    >>> name_height(Body.of(Measures.of({"stature": 165, "calf_height": 31.5})), 33.0, 0.0)
+    'mid_calf'
+    """
+    if height < 0:
+        return "puddle"
+    if height < FLOOR_BELOW:
+        return "floor"
+    on_body = height - lift
+    bone, narrow = body.height("ankle_bone"), body.height("narrow_ankle")
+    if on_body < bone - BONE_REACH:
+        return "foot"
+    if on_body < min(bone + BONE_REACH, (bone + narrow) / 2):
+        return "ankle_bone"
+    if on_body <= narrow + ANKLE_ABOVE:
+        return "ankle"
+    return min(_ON_LEG + _ON_TRUNK, key=lambda word: abs(word_height(body, word) - on_body))

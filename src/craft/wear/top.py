@@ -1,0 +1,153 @@
+"""Tees, shirts and knits, worn: hem, tuck and ease on this body."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import NamedTuple
+
+from craft.body import Body
+from craft.cloth import Piece
+from craft.wear.ease import FIT_EASE, top_volume
+from craft.wear.landing import Landing, landed_height
+
+
+class TopRow(NamedTuple):
+    """The plain middle of a kind: fit, where it ends, how thick its cloth is (0 to 1)."""
+
+    fit: str
+    hem: str
+    thickness: float
+    sleeve: str
+    neck: str
+    colour: str
+
+
+ROWS: dict[str, TopRow] = {
+    "tee": TopRow("skimming", "high_hip", 0.15, "short", "crew", "white"),
+    "tank": TopRow("fitted", "high_hip", 0.12, "none", "scoop", "white"),
+    "shirt": TopRow("relaxed", "hip", 0.12, "long", "open_collar", "white"),
+    "blouse": TopRow("skimming", "high_hip", 0.08, "long", "v", "cream"),
+    "knit": TopRow("relaxed", "high_hip", 0.40, "long", "crew", "grey"),
+    "sweatshirt": TopRow("relaxed", "high_hip", 0.55, "long", "crew", "grey"),
+}
+#: A cut word that says where the top ends, and one that says how it fits.
+CUT_HEM = {"longline": "seat", "cropped": "waist"}
+CUT_FIT = {"boxy": "relaxed"}
+CLOTH_THICKNESS = {"chunky": 0.9, "substantial": 0.5, "thin": 0.05, "satin": 0.06, "crochet": 0.35}
+
+
+class TuckRow(NamedTuple):
+    """What a tuck does: which parts of the hem go in, how clearly it marks the waist, what volume it leaves.
+
+    `front`, `side` and `back` are 1 where that part is tucked; `blouse` the cm eased out over
+    the band; `volume` is added to the top's (brief, section 5).
+    """
+
+    front: float
+    side: float
+    back: float
+    marks: float
+    volume: float
+    blouse: float
+
+
+TUCKS: dict[str, TuckRow] = {
+    "none": TuckRow(0, 0, 0, 0.0, 0.0, 0.0),
+    "full": TuckRow(1, 1, 1, 1.0, -0.7, 0.0),
+    "bloused": TuckRow(1, 1, 1, 0.8, -0.2, 3.0),
+    "front": TuckRow(1, 0, 0, 0.7, -0.3, 1.5),
+    "half": TuckRow(0.5, 0.5, 0, 0.6, -0.4, 1.0),
+    "side": TuckRow(0, 0.5, 0, 0.4, -0.3, 1.0),
+    "back": TuckRow(0, 0, 1, 0.35, -0.2, 0.0),
+    "tail_fold": TuckRow(0, 0, 0.5, 0.2, 0.0, 0.0),
+    "knot": TuckRow(1, 0.5, 0, 0.8, -0.4, 0.0),
+    "bra": TuckRow(1, 1, 1, 0.8, -0.3, 0.0),
+}
+#: Cloth hidden under a band counts as bulk from this much: thickness (0 to 1) times the share
+#: of the girth tucked in, more with more slack (W).
+BULK_SHOWS = 0.45
+
+
+@dataclass(frozen=True, slots=True)
+class WornTop:
+    """A top on the body. Heights above the ground, cm; ease as a share of the bust."""
+
+    piece: Piece
+    fit: str
+    tuck: str
+    hem: Landing
+    front: Landing
+    side: Landing
+    tucked: bool
+    ease: float
+    chest: float
+    volume: float
+    marks_waist: float
+    bulk: float
+    blouse: float
+    sleeve: str
+    neck: str
+    thickness: float
+
+    @property
+    def colour(self) -> str:
+        return self.piece.word("colour") or ROWS[self.piece.kind].colour
+
+    @property
+    def is_close(self) -> bool:
+        return self.volume <= 1.2
+
+
+def wear_top(body: Body, piece: Piece, lift: float, waistband: Landing | None) -> WornTop:
+    """Put a top on a body; `waistband` is the band it may be tucked into."""
+    row = ROWS[piece.kind]
+    cut = piece.word("cut") or "plain"
+    fit = piece.word("fit") or CUT_FIT.get(cut, row.fit)
+    chest = piece.figure("chest_cm")
+    ease = FIT_EASE[fit] if chest is None else chest / body.girth("bust") - 1
+    hem = _hem(body, piece, lift, cut, row)
+    tuck = piece.word("tuck") or "none"
+    # A top that ends above the band has nothing to tuck.
+    reaches = waistband is not None and hem.cm < waistband.cm
+    style = TUCKS[tuck] if reaches else TUCKS["none"]
+    thickness = max([row.thickness, *(CLOTH_THICKNESS.get(word, 0.0) for word in piece.fabric)])
+    if "thin" in piece.fabric:
+        thickness = CLOTH_THICKNESS["thin"]
+    loose = top_volume(ease)
+    own_waist = 0.5 if loose <= 1.2 and cut != "boxy" else 0.0
+    return WornTop(
+        piece=piece,
+        fit=fit,
+        tuck=tuck if reaches else "none",
+        hem=hem,
+        front=waistband if waistband and style.front else hem,
+        side=waistband if waistband and style.side >= 1 else hem,
+        tucked=bool(style.front or style.side),
+        ease=ease,
+        chest=body.girth("bust") * (1 + ease),
+        volume=max(0.0, min(4.0, loose + (style.volume if loose > 1 else 0.0))),
+        marks_waist=max(style.marks, own_waist),
+        bulk=0.0 if tuck == "bra" else thickness * (style.front + style.side + style.back) / 3 * (0.6 + 0.15 * loose),
+        blouse=style.blouse if loose > 1 else 0.0,
+        sleeve=piece.word("sleeve") or row.sleeve,
+        neck=piece.word("neck") or row.neck,
+        thickness=thickness,
+    )
+
+
+def _hem(body: Body, piece: Piece, lift: float, cut: str, row: TopRow) -> Landing:
+    """The hem as it hangs free, above the ground. Length is taken from the high point of the shoulder."""
+    length = piece.figure("length_cm")
+    shoulder = body.heights["shoulder_height"]
+    if length is not None:
+        return Landing.of(shoulder.cm + lift - length, shoulder, described=False)
+    landed = piece.figure("hem_cm")
+    if landed is not None:
+        return Landing.of(landed, described=True)
+    word = piece.word("hem") or CUT_HEM.get(cut, row.hem)
+    return Landing.of(landed_height(body, word, lift), described=True)
+
+
+def top_length(body: Body, worn: WornTop, lift: float) -> float:
+    """The top's length from the high point of the shoulder, cm: measured or nominal."""
+    return body.height("shoulder") + lift - worn.hem.cm

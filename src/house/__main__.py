@@ -1,0 +1,80 @@
+"""The words of `./basilwood`."""
+
+from __future__ import annotations
+
+import argparse
+import errno
+import os
+import shutil
+import subprocess
+import sys
+from collections.abc import Callable
+
+from house import setup
+from house.debian import ensure_browser
+from house.places import PYTHON, ROOT
+from house.postgres import temporary_cluster
+from house.serve import DEFAULT_PORT, demo, dev
+from house.steps import Trouble, check_room, open_house, say
+
+
+def in_test_cluster(command: list[str]) -> int:
+    """Run a command against a temporary cluster of its own, which is taken away afterwards."""
+    check_room()
+    open_house()
+    setup.python_packages(tests=True)
+    setup.front_end()
+    ensure_browser()
+    cluster = temporary_cluster()
+    try:
+        env = setup.environment(cluster.environment(cluster.start()))
+        return subprocess.run([str(PYTHON), "-m", *command], cwd=ROOT, env={**os.environ, **env}, check=False).returncode
+    finally:
+        cluster.stop()
+        shutil.rmtree(cluster.data.parent, ignore_errors=True)
+
+
+def judge(words: list[str]) -> int:
+    """Hold the engine against files of judged cases."""
+    open_house()
+    setup.python_packages()
+    env = {**os.environ, **setup.SETTINGS}
+    return subprocess.run([str(PYTHON), "-m", "craft.cases", *words], env=env, check=False).returncode
+
+
+def main() -> int:
+    parser = argparse.ArgumentParser(prog="./basilwood", description="Basilwood, for personal stylists.")
+    words = parser.add_subparsers(dest="word", required=True, metavar="demo | test | dev | judge | bench")
+    for name, what in (("demo", "set up and serve with demo data"), ("dev", "serve with reload")):
+        word = words.add_parser(name, help=what)
+        word.add_argument("--port", type=int, default=DEFAULT_PORT)
+    words.add_parser("test", help="set up and run the tests; takes pytest's arguments", add_help=False)
+    words.add_parser("judge", help="hold the engine against judged cases", add_help=False)
+    words.add_parser("bench", help="print the engine's figures", add_help=False)
+    known, rest = parser.parse_known_args()
+    if known.word in ("demo", "dev") and rest:
+        parser.error(f"unknown: {' '.join(rest)}")
+    calls: dict[str, Callable[[], int | None]] = {
+        "demo": lambda: demo(known.port),
+        "dev": lambda: dev(known.port),
+        "test": lambda: in_test_cluster(["pytest", *rest]),
+        "bench": lambda: in_test_cluster(["bench", *rest]),
+        "judge": lambda: judge(rest),
+    }
+    try:
+        return calls[known.word]() or 0
+    except Trouble as trouble:
+        say(f"\n{trouble}")
+        return 1
+    except KeyboardInterrupt:
+        say("\nStopped.")
+        return 130
+    except OSError as error:
+        if error.errno != errno.ENOSPC:
+            raise
+        say("\nThe disk is full. Free some room and run the same command again.")
+        return 1
+
+
+if __name__ == "__main__":
+    sys.exit(main())

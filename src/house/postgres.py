@@ -1,0 +1,174 @@
+"""A PostgreSQL cluster of our own, on loopback and a free port; never as root."""
+
+from __future__ import annotations
+
+import hashlib
+import os
+import pwd
+import secrets
+import shutil
+import socket
+import subprocess
+import tempfile
+from dataclasses import dataclass
+from pathlib import Path
+
+from house.debian import ensure_postgres
+from house.places import HOUSE, LOGS, ROOT
+from house.steps import Trouble, run, say
+
+ROLE = DATABASE = "basilwood"
+READY = "basilwood.ready"
+
+
+def free_port() -> int:
+    """A port nobody listens on."""
+    with socket.socket() as probe:
+        probe.bind(("127.0.0.1", 0))
+        return int(probe.getsockname()[1])
+
+
+def server_user() -> str | None:
+    """PostgreSQL refuses to run as root: then its own system user runs it."""
+    return "postgres" if os.geteuid() == 0 else None
+
+
+def _may_enter(folder: Path, user: str) -> bool:
+    """Whether a user can reach into a folder."""
+    return subprocess.run(["test", "-x", str(folder)], user=user, check=False, stderr=subprocess.DEVNULL).returncode == 0
+
+
+@dataclass(frozen=True)
+class Cluster:
+    """A cluster's folder and the password of our role in it."""
+
+    data: Path
+    password: str
+    programs: Path
+
+    def _control(self, *words: str) -> list[str]:
+        return [str(self.programs / "pg_ctl"), "-D", str(self.data), *words]
+
+    def port(self) -> int | None:
+        """The port it runs on, or None when it does not run."""
+        status = subprocess.run(self._control("status"), user=server_user(), check=False, capture_output=True, cwd="/")
+        if status.returncode:
+            return None
+        return int((self.data / "postmaster.pid").read_text().splitlines()[3])
+
+    def start(self) -> int:
+        """Start it unless it runs (a killed demo leaves it running); its port."""
+        running = self.port()
+        if running:
+            return running
+        port = free_port()
+        options = f"-p {port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=''"
+        log = self.data / "server.log"
+        words = ("start", "-w", "-t", "60", "-l", str(log), "-o", options)
+        run("postgres-start", "starting PostgreSQL", self._control(*words), user=server_user(), cwd=Path("/"))
+        return port
+
+    def stop(self) -> None:
+        """Stop it; what it holds stays."""
+        words = ("stop", "-m", "fast", "-w", "-t", "30")
+        subprocess.run(self._control(*words), user=server_user(), check=False, capture_output=True, cwd="/")
+
+    def environment(self, port: int) -> dict[str, str]:
+        """What the application needs to know of it."""
+        return {
+            "BASILWOOD_DB_HOST": "127.0.0.1",
+            "BASILWOOD_DB_PORT": str(port),
+            "BASILWOOD_DB_USER": ROLE,
+            "BASILWOOD_DB_NAME": DATABASE,
+            "BASILWOOD_DB_PASSWORD": self.password,
+        }
+
+
+def _home() -> Path:
+    """The folder for the cluster: the project's own, unless PostgreSQL's user cannot get there."""
+    user = server_user()
+    HOUSE.mkdir(exist_ok=True)
+    if user is None or _may_enter(HOUSE, user):
+        return HOUSE / "postgres"
+    mark = hashlib.sha256(str(ROOT).encode()).hexdigest()[:12]
+    elsewhere = Path("/var/lib/basilwood") / mark
+    elsewhere.mkdir(parents=True, exist_ok=True)
+    say(f"  PostgreSQL's user cannot enter this folder; the database lies in {elsewhere}")
+    return elsewhere / "postgres"
+
+
+def own_cluster(password: str) -> Cluster:
+    """The demo's cluster, made on the first start and repaired when that was cut short."""
+    programs = ensure_postgres()
+    data = _home()
+    cluster = Cluster(data, password, programs)
+    if not (data / READY).exists():
+        if data.exists():
+            cluster.stop()
+            shutil.rmtree(data)
+        _make(cluster)
+    return cluster
+
+
+def temporary_cluster() -> Cluster:
+    """A cluster for one test run; remove its folder after `stop`."""
+    programs = ensure_postgres()
+    folder = Path(tempfile.mkdtemp(prefix="basilwood-test-"))
+    _give(folder)
+    cluster = Cluster(folder / "data", secrets.token_urlsafe(24), programs)
+    _make(cluster, durable=False)
+    return cluster
+
+
+def _give(folder: Path) -> None:
+    user = server_user()
+    if user:
+        entry = pwd.getpwnam(user)
+        os.chown(folder, entry.pw_uid, entry.pw_gid)
+
+
+def _make(cluster: Cluster, *, durable: bool = True) -> None:
+    user = server_user()
+    cluster.data.mkdir(parents=True, mode=0o700)
+    _give(cluster.data)
+    LOGS.mkdir(parents=True, exist_ok=True)
+    quick = [] if durable else ["--no-sync"]
+    with tempfile.NamedTemporaryFile("w", prefix="basilwood-", delete=True) as secret:
+        secret.write(cluster.password)
+        secret.flush()
+        if user:
+            entry = pwd.getpwnam(user)
+            os.chown(secret.name, entry.pw_uid, entry.pw_gid)
+        words = ["-U", "postgres", "--auth=scram-sha-256", "--encoding=UTF8", "--locale=C.UTF-8", f"--pwfile={secret.name}"]
+        command = [cluster.programs / "initdb", "-D", cluster.data, *words, *quick]
+        run("initdb", "making a database cluster of our own", command, user=user, cwd=Path("/"))
+    if not durable:
+        with (cluster.data / "postgresql.conf").open("a") as settings:
+            settings.write("\nfsync = off\nsynchronous_commit = off\nfull_page_writes = off\n")
+    port = cluster.start()
+    try:
+        _make_role(cluster, port)
+    except Trouble:
+        cluster.stop()
+        raise
+    (cluster.data / READY).write_text("made\n")
+
+
+def _make_role(cluster: Cluster, port: int) -> None:
+    """Our role, which may make databases (the tests do) but is no superuser, and its database."""
+    script = (
+        f"CREATE ROLE {ROLE} LOGIN CREATEDB PASSWORD :'password';\n"
+        f"CREATE DATABASE {DATABASE} OWNER {ROLE};\n"
+    )
+    command = ["psql", "-h", "127.0.0.1", "-p", str(port), "-U", "postgres", "-d", "postgres", "-v", "ON_ERROR_STOP=1"]
+    asked = subprocess.run(
+        [*command, "-v", f"password={cluster.password}"],
+        input=script,
+        text=True,
+        capture_output=True,
+        env={**os.environ, "PGPASSWORD": cluster.password},
+        check=False,
+        cwd="/",
+    )
+    if asked.returncode:
+        raise Trouble(f"The database role could not be made: {asked.stderr.strip()[-300:]}")

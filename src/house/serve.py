@@ -1,0 +1,168 @@
+"""demo and dev: start what is needed, wait for Ctrl-C, stop all of it."""
+
+from __future__ import annotations
+
+import contextlib
+import fcntl
+import os
+import signal
+import socket
+import subprocess
+import time
+import urllib.error
+import urllib.request
+from collections.abc import Iterator, Mapping
+
+from house import setup
+from house.places import HOUSE, LOGS, PYTHON, ROOT, WEB
+from house.postgres import Cluster, own_cluster
+from house.steps import Trouble, check_room, open_house, say
+
+DEMO_EMAIL = "maud@hollinrow.example"
+DEFAULT_PORT = 8420
+WORKERS, THREADS = 2, 4
+
+
+@contextlib.contextmanager
+def _alone(port: int) -> Iterator[None]:
+    """One server a project folder: a second start says where the first one is."""
+    open_house()
+    with (HOUSE / "lock").open("a+") as lock:
+        try:
+            fcntl.flock(lock, fcntl.LOCK_EX | fcntl.LOCK_NB)
+        except BlockingIOError:
+            lock.seek(0)
+            where = lock.read().strip() or "in another window"
+            raise Trouble(f"Basilwood is running already, {where}. Stop it there with Ctrl-C first.") from None
+        lock.seek(0)
+        lock.truncate()
+        lock.write(f"at http://127.0.0.1:{port}/")
+        lock.flush()
+        yield
+
+
+def _check_port(port: int) -> None:
+    if not 1 <= port <= 65535:
+        raise Trouble(f"{port} is not a port. Choose one from 1024 to 65535.")
+    with socket.socket() as probe:
+        probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+        try:
+            probe.bind(("127.0.0.1", port))
+        except PermissionError:
+            raise Trouble(f"Port {port} is not open to you. Choose one from 1024 up.") from None
+        except OSError:
+            raise Trouble(f"Port {port} is taken. Choose another: ./basilwood demo --port {min(port + 1, 65535)}") from None
+
+
+def _prepare(*, build: bool = True) -> tuple[Cluster, dict[str, str]]:
+    """All set-up; the running cluster and the environment for Django."""
+    check_room()
+    setup.python_packages()
+    if build:
+        setup.front_end()
+    else:
+        setup.node_packages()
+    cluster = own_cluster(setup.keys()["database"])
+    env = setup.environment(cluster.environment(cluster.start()))
+    try:
+        where = HOUSE / "stamps" if not os.access(cluster.data, os.W_OK) else cluster.data
+        setup.migrated(env, where)
+        setup.demo_data(env, where)
+    except BaseException:
+        cluster.stop()
+        raise
+    return cluster, env
+
+
+def gunicorn(port: int, env: Mapping[str, str], *more: str) -> subprocess.Popen[bytes]:
+    """Start the application server; its words go into a log."""
+    LOGS.mkdir(parents=True, exist_ok=True)
+    words = ["--bind", f"127.0.0.1:{port}", "--threads", str(THREADS), "--worker-class", "gthread", "--graceful-timeout", "5"]
+    log = (LOGS / "gunicorn.log").open("ab")
+    with log:
+        return subprocess.Popen(
+            [str(PYTHON), "-m", "gunicorn", "studio.wsgi", *words, *more],
+            cwd=ROOT,
+            env={**os.environ, **env},
+            stdout=log,
+            stderr=log,
+            start_new_session=True,
+        )
+
+
+def wait_for(port: int, server: subprocess.Popen[bytes], seconds: float = 60) -> None:
+    """Wait until the server answers, or say why it does not."""
+    ends = time.monotonic() + seconds
+    while time.monotonic() < ends:
+        if server.poll() is not None:
+            tail = (LOGS / "gunicorn.log").read_text(errors="replace").splitlines()[-8:]
+            raise Trouble("The server stopped while starting:\n" + "\n".join(f"    {line}" for line in tail))
+        try:
+            with urllib.request.urlopen(f"http://127.0.0.1:{port}/api/openapi.json", timeout=2):
+                return
+        except (urllib.error.URLError, OSError):
+            time.sleep(0.1)
+    raise Trouble(f"The server did not answer within {seconds:.0f} s; see .house/logs/gunicorn.log")
+
+
+def stop(server: subprocess.Popen[bytes]) -> None:
+    """Stop a server we started, gently first."""
+    if server.poll() is None:
+        server.terminate()
+        try:
+            server.wait(10)
+        except subprocess.TimeoutExpired:
+            os.killpg(server.pid, signal.SIGKILL)
+            server.wait()
+
+
+def _until_stopped(servers: list[subprocess.Popen[bytes]]) -> None:
+    """Wait for Ctrl-C or SIGTERM, or for a server to end by itself."""
+    signal.signal(signal.SIGTERM, signal.default_int_handler)
+    try:
+        while all(server.poll() is None for server in servers):
+            time.sleep(0.3)
+        raise Trouble("A server ended by itself; see .house/logs/gunicorn.log")
+    except KeyboardInterrupt:
+        say("\nStopping. What you did is kept.")
+
+
+def demo(port: int) -> None:
+    """Set up, serve with demo data, stop on Ctrl-C."""
+    _check_port(port)
+    with _alone(port):
+        say("Basilwood")
+        cluster, env = _prepare()
+        server = gunicorn(port, env, "--workers", str(WORKERS))
+        try:
+            wait_for(port, server)
+            say(f"\n  Open      http://127.0.0.1:{port}/")
+            say(f"  Sign in   {DEMO_EMAIL}")
+            say(f"  Password  {setup.keys()['demo']}\n\n  Ctrl-C stops it; data stays.")
+            _until_stopped([server])
+        finally:
+            stop(server)
+            cluster.stop()
+
+
+def dev(port: int) -> None:
+    """Django and Vite, both reloading on change."""
+    _check_port(port)
+    with _alone(port):
+        say("Basilwood, for its developers")
+        cluster, env = _prepare(build=False)
+        server = gunicorn(port + 1, env, "--workers", "1", "--reload")
+        vite = subprocess.Popen(
+            ["npx", "vite", "dev", "--host", "127.0.0.1", "--port", str(port), "--strictPort"],
+            cwd=WEB,
+            env={**os.environ, "BASILWOOD_API": f"http://127.0.0.1:{port + 1}"},
+            start_new_session=True,
+        )
+        try:
+            wait_for(port + 1, server)
+            say(f"\n  Open      http://127.0.0.1:{port}/\n  Sign in   {DEMO_EMAIL}\n  Password  {setup.keys()['demo']}\n")
+            _until_stopped([server, vite])
+        finally:
+            stop(vite)
+            stop(server)
+            cluster.stop()

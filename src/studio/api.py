@@ -1,0 +1,99 @@
+"""The interface: routers put together, and how every refusal is worded. OpenAPI at /api/openapi.json."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from django.http import Http404, HttpRequest, HttpResponse
+from ninja import NinjaAPI
+from ninja.errors import AuthenticationError, HttpError, ValidationError
+from ninja.security import django_auth
+
+from craft.body.measures import UnknownMeasure
+from craft.cloth import UnknownWord
+from craft.cloth.spoken import NotUnderstood
+from craft.look.compose import NotYetKnown
+from craft.schools import UnknownSchool
+from craft.units import NotALength
+from studio.bodies.api import router as bodies
+from studio.concurrency import Stale
+from studio.looks.api import look_out
+from studio.looks.api import router as looks
+from studio.looks.models import Look
+from studio.people.api import StudioOut, row_of
+from studio.people.api import router as people
+from studio.people.models import Client, Studio
+
+#: No page of documentation: it would load scripts from elsewhere. The document itself is public.
+api = NinjaAPI(title="Basilwood", version="1", auth=django_auth, docs_url=None)
+api.add_router("", people, tags=["people"])
+api.add_router("", bodies, tags=["bodies"])
+api.add_router("", looks, tags=["looks"])
+
+
+def _refuse(request: HttpRequest, status: int, message: str, field: str | None = None, **more: Any) -> HttpResponse:
+    return api.create_response(request, {"message": message, "field": field, **more}, status=status)
+
+
+@api.exception_handler(AuthenticationError)
+def not_signed_in(request: HttpRequest, error: AuthenticationError) -> HttpResponse:
+    return _refuse(request, 401, "Sign in to go on.")
+
+
+@api.exception_handler(Http404)
+def not_found(request: HttpRequest, error: Http404) -> HttpResponse:
+    return _refuse(request, 404, "This is not here, or not in your studio.")
+
+
+@api.exception_handler(HttpError)
+def refused(request: HttpRequest, error: HttpError) -> HttpResponse:
+    return _refuse(request, error.status_code, str(error))
+
+
+@api.exception_handler(Stale)
+def stale(request: HttpRequest, error: Stale) -> HttpResponse:
+    current = error.current
+    shown: Any = None
+    if isinstance(current, Look):
+        shown = look_out(current).model_dump(mode="json", by_alias=True, exclude_none=True)
+    elif isinstance(current, Client):
+        shown = row_of(current).model_dump(mode="json")
+    elif isinstance(current, Studio):
+        shown = StudioOut.model_validate(current).model_dump(mode="json")
+    who = getattr(getattr(current, "changed_by", None), "name", None) or "Somebody"
+    return _refuse(request, 409, f"{who} changed this meanwhile.", current=shown)
+
+
+@api.exception_handler(ValidationError)
+def malformed(request: HttpRequest, error: ValidationError) -> HttpResponse:
+    """The first thing that is wrong, at its field, in words."""
+    first = error.errors[0]
+    place = [str(part) for part in first.get("loc", ()) if part not in ("body", "given", "change")]
+    field = ".".join(place) or None
+    return _refuse(request, 422, _worded(first), field)
+
+
+def _worded(problem: dict[str, Any]) -> str:
+    limits = problem.get("ctx", {})
+    match problem.get("type"):
+        case "string_too_long":
+            return f"This is too long: {limits['max_length']} letters at most."
+        case "string_too_short":
+            return "Type something here."
+        case "missing":
+            return "This is missing."
+        case "too_long":
+            return f"Too many: {limits.get('max_length')} at most."
+        case "less_than_equal" | "greater_than_equal":
+            return "This figure cannot be: lengths here run from 0 to 220 cm."
+        case _:
+            return str(problem.get("msg", "This cannot be read."))
+
+
+def _wrong_word(request: HttpRequest, error: Exception) -> HttpResponse:
+    field = getattr(error, "key", None)
+    return _refuse(request, 422, str(error), field)
+
+
+for problem in (UnknownWord, UnknownMeasure, UnknownSchool, NotYetKnown, NotALength, NotUnderstood):
+    api.add_exception_handler(problem, _wrong_word)

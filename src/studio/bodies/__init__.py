@@ -1,0 +1,1 @@
+"""Bodies: measuring sessions and their readings, only ever added to."""

@@ -1,0 +1,6 @@
+from django.apps import AppConfig
+
+
+class BodiesConfig(AppConfig):
+    name = "studio.bodies"
+    label = "bodies"

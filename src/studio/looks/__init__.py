@@ -1,0 +1,1 @@
+"""Looks: outfits composed for a client, kept and judged."""

@@ -1,0 +1,138 @@
+"""Looks kept for a client, the words pieces are described in, and the assessment."""
+
+from __future__ import annotations
+
+from datetime import datetime
+from typing import Any
+from uuid import UUID
+
+from django.http import HttpRequest
+from ninja import Router, Schema
+from pydantic import Field
+
+from craft.cloth import words
+from craft.cloth.spoken import hear
+from studio.looks import services
+from studio.looks.assessment import AssessmentOut, assessment_out
+from studio.looks.models import Look
+from studio.people.models import Client
+from studio.schemas import MaybeName, PieceWords, said
+
+router = Router()
+#: A look of more pieces than this is a slip.
+MOST_PIECES = 12
+
+
+class LookIn(Schema):
+    name: MaybeName = ""
+    pieces: list[PieceWords] = Field(max_length=MOST_PIECES)
+
+
+class LookChange(LookIn):
+    version: int
+
+
+class LookOut(Schema):
+    id: UUID
+    client_id: UUID
+    name: str
+    pieces: list[PieceWords]
+    version: int
+    changed_at: datetime
+    changed_by: str
+
+
+class Pieces(Schema):
+    pieces: list[PieceWords] = Field(max_length=MOST_PIECES)
+
+
+class Spoken(Schema):
+    text: str = Field(max_length=600)
+
+
+class Colour(Schema):
+    name: str
+    hex: str
+
+
+class Vocabulary(Schema):
+    kinds: dict[str, list[str]]
+    one_of: dict[str, list[str]]
+    some_of: dict[str, list[str]]
+    leg_cuts: list[str]
+    top_cuts: list[str]
+    colours: list[Colour]
+
+
+def look_out(look: Look) -> LookOut:
+    return LookOut(
+        id=look.id,
+        client_id=look.client_id,
+        name=look.name,
+        pieces=[PieceWords.model_validate(piece) for piece in look.pieces],
+        version=look.version,
+        changed_at=look.changed_at,
+        changed_by=look.changed_by.name if look.changed_by else "",
+    )
+
+
+@router.get("/words", response=Vocabulary)
+def vocabulary(request: HttpRequest) -> Any:
+    """The words pieces are described in; kinds are those the engine can hang on a body."""
+    return Vocabulary(
+        kinds={slot: list(kinds) for slot, kinds in words.DRESSED_KINDS.items()},
+        one_of={key: list(choices) for key, choices in words.ONE_OF.items()},
+        some_of={key: list(choices) for key, choices in words.SOME_OF.items()},
+        leg_cuts=list(words.LEG_CUTS),
+        top_cuts=["plain", "boxy", "longline", "cropped"],
+        colours=[Colour(name=name, hex=code) for name, code in words.COLOURS.items()],
+    )
+
+
+@router.post("/words/hear", response=Pieces, exclude_none=True, by_alias=True)
+def hear_words(request: HttpRequest, given: Spoken) -> Any:
+    """The pieces of a look described in a sentence."""
+    return Pieces(pieces=[PieceWords.model_validate(piece) for piece in hear(given.text)])
+
+
+@router.post("/clients/{uuid:client_id}/assess", response=AssessmentOut, exclude_none=True, by_alias=True)
+def assess(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
+    """Land, judge, mend and draw pieces on a client's body; none gives the body alone."""
+    pieces = [said(piece) for piece in given.pieces]
+    unit = request.user.studio.unit
+    return assessment_out(services.assess_for(request.user, client_id, pieces), unit)
+
+
+@router.get("/clients/{uuid:client_id}/looks", response=list[LookOut], exclude_none=True, by_alias=True)
+def looks(request: HttpRequest, client_id: UUID) -> Any:
+    """A client's looks, the last changed first."""
+    client = Client.objects.of(request.user).kept().found(id=client_id)
+    rows = Look.objects.of(request.user).kept().filter(client=client).select_related("changed_by")
+    return [look_out(look) for look in rows.order_by("-changed_at")]
+
+
+@router.post("/clients/{uuid:client_id}/looks", response={201: LookOut}, exclude_none=True, by_alias=True)
+def keep(request: HttpRequest, client_id: UUID, given: LookIn) -> Any:
+    """Keep a new look."""
+    pieces = [said(piece) for piece in given.pieces]
+    return 201, look_out(services.keep_look(request.user, client_id, given.name, pieces))
+
+
+@router.put("/looks/{uuid:look_id}", response=LookOut, exclude_none=True, by_alias=True)
+def change(request: HttpRequest, look_id: UUID, given: LookChange) -> Any:
+    """Change a look; refused with the current one when somebody changed it meanwhile."""
+    pieces = [said(piece) for piece in given.pieces]
+    return look_out(services.change_look(request.user, look_id, given.version, given.name, pieces))
+
+
+@router.delete("/looks/{uuid:look_id}", response={204: None})
+def remove(request: HttpRequest, look_id: UUID) -> Any:
+    """Take a look away; can be undone."""
+    services.remove_look(request.user, look_id)
+    return 204, None
+
+
+@router.post("/looks/{uuid:look_id}/restore", response=LookOut, exclude_none=True, by_alias=True)
+def restore(request: HttpRequest, look_id: UUID) -> Any:
+    """Undo a removal."""
+    return look_out(services.restore_look(request.user, look_id))

@@ -1,0 +1,6 @@
+from django.apps import AppConfig
+
+
+class LooksConfig(AppConfig):
+    name = "studio.looks"
+    label = "looks"

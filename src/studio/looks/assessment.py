@@ -1,0 +1,238 @@
+"""An assessment as the screen reads it: plain figures, sentences in the studio's unit, shapes."""
+
+from __future__ import annotations
+
+from typing import Any, Literal
+
+from ninja import Schema
+
+from craft.advise import Mend
+from craft.assessment import Assessment, picture
+from craft.body import Body, Quantity, ShapeReading, read_shape
+from craft.body.measures import HEIGHTS
+from craft.body.plausibility import label
+from craft.cloth.colour import hex_of
+from craft.cloth.words import said
+from craft.draw import Shape
+from craft.judge import Finding
+from craft.look import Outfit
+from craft.units import Unit
+from craft.wear.top import top_length
+
+
+class QuantityOut(Schema):
+    name: str
+    label: str
+    cm: float
+    spread: float
+    settled: bool
+
+
+class BorderOut(Schema):
+    shape: str
+    measure: str
+    cm: float
+
+
+class DifferentialOut(Schema):
+    name: str
+    cm: float
+    per_cent: float
+    settled: bool
+
+
+class ShapeOut(Schema):
+    shape: str
+    settled: bool
+    near_border: bool
+    has_waist: bool
+    runner_up: BorderOut | None
+    differentials: list[DifferentialOut]
+
+
+class EdgeOut(Schema):
+    key: str
+    slot: str
+    name: str
+    height: float
+    spread: float
+    settled: bool
+    at: str
+    half_breadth: float
+    seen: bool
+
+
+class MendOut(Schema):
+    slot: str
+    change: dict[str, Any]
+    text: str
+    score: float
+
+
+class FindingOut(Schema):
+    rule: str
+    code: str
+    stance: Literal["for", "against", "caution"]
+    weight: float
+    zone: str
+    height: float
+    title: str
+    text: str
+    figure: str
+    school: str | None
+    mend: MendOut | None
+
+
+class DrawnShape(Schema):
+    key: str
+    slot: str
+    role: Literal["skin", "cloth", "sole", "detail"]
+    points: list[list[float]]
+    colour: str | None
+    pattern: str | None
+
+
+class FigureOut(Schema):
+    """A figure of a piece: what was measured, or what its words come to on this body."""
+
+    key: str
+    label: str
+    cm: float
+    settled: bool
+
+
+class AssessmentOut(Schema):
+    stature: float
+    lift: float
+    landmarks: list[QuantityOut]
+    girths: list[QuantityOut]
+    shape: ShapeOut
+    edges: list[EdgeOut]
+    break_at: float | None
+    below_share: float | None
+    figures: dict[str, list[FigureOut]]
+    findings: list[FindingOut]
+    verdict: Literal["works", "watch", "against"] | None
+    score: float | None
+    leading: list[str]
+    shapes: list[DrawnShape]
+
+
+def assessment_out(assessment: Assessment, unit: Unit) -> AssessmentOut:
+    """Turn an assessment into what the screen reads."""
+    outfit, judgement = assessment.outfit, assessment.judgement
+    dressed = bool(outfit.look.pieces)
+    return AssessmentOut(
+        stature=outfit.body.stature,
+        lift=outfit.lift,
+        landmarks=[_quantity(name, outfit.body.heights[name]) for name in HEIGHTS],
+        girths=[_quantity(name, figure) for name, figure in _others(outfit.body).items()],
+        shape=_shape(read_shape(outfit.body)),
+        edges=[
+            EdgeOut(
+                key=edge.key,
+                slot=edge.slot,
+                name=edge.name,
+                height=round(edge.height, 2),
+                spread=round(edge.landing.spread, 2),
+                settled=edge.landing.origin == "measured",
+                at=said(edge.at),
+                half_breadth=round(edge.half_breadth, 2),
+                seen=edge.seen,
+            )
+            for edge in outfit.edges
+        ],
+        break_at=outfit.break_at,
+        below_share=outfit.below_share,
+        figures=_figures(outfit),
+        findings=[_finding(finding, assessment.mends.get(finding.rule), unit) for finding in judgement.findings],
+        verdict=judgement.verdict if dressed else None,
+        score=round(judgement.score, 3) if dressed else None,
+        leading=[finding.title for finding in judgement.leading],
+        shapes=[_drawn(shape) for shape in picture(outfit)],
+    )
+
+
+def _others(body: Body) -> dict[str, Quantity]:
+    return {**body.girths, **body.breadths, **body.lengths}
+
+
+def _quantity(name: str, figure: Quantity) -> QuantityOut:
+    return QuantityOut(
+        name=name, label=label(name), cm=round(figure.cm, 2), spread=round(figure.spread, 2), settled=figure.settled
+    )
+
+
+def _shape(reading: ShapeReading) -> ShapeOut:
+    border = reading.runner_up
+    return ShapeOut(
+        shape=said(reading.shape),
+        settled=reading.settled,
+        near_border=reading.near_border,
+        has_waist=reading.has_waist,
+        runner_up=BorderOut(shape=said(border.shape), measure=border.measure, cm=border.cm) if border else None,
+        differentials=[
+            DifferentialOut(name=d.name, cm=round(d.cm, 1), per_cent=round(d.per_cent, 1), settled=d.settled)
+            for d in reading.differentials
+        ],
+    )
+
+
+def _finding(finding: Finding, mend: Mend | None, unit: Unit) -> FindingOut:
+    against = finding.stance == "against"
+    return FindingOut(
+        rule=finding.rule,
+        code=finding.code,
+        stance=finding.stance,
+        weight=round(finding.weight, 2),
+        zone=finding.zone,
+        height=round(finding.height, 2),
+        title=finding.title,
+        text=finding.text.say(unit),
+        figure=finding.figure.say(unit),
+        school=finding.school,
+        mend=MendOut(slot=mend.slot, change=dict(mend.change), text=mend.text.say(unit), score=round(mend.score, 3))
+        if mend and against
+        else None,
+    )
+
+
+def _drawn(shape: Shape) -> DrawnShape:
+    return DrawnShape(
+        key=shape.key,
+        slot=shape.slot,
+        role=shape.role,
+        points=[[round(x, 1), round(y, 1)] for x, y in shape.points],
+        colour=hex_of(shape.colour) if shape.colour else None,
+        pattern=shape.pattern,
+    )
+
+
+def _figures(outfit: Outfit) -> dict[str, list[FigureOut]]:
+    """The figures a stylist may take with a tape, by slot: measured, or nominal on this body."""
+    found: dict[str, list[tuple[str, str, float]]] = {}
+    bottom, top, shoes = outfit.bottom, outfit.top, outfit.shoes
+    if bottom:
+        found["bottom"] = [
+            ("front_rise_cm", "front rise", bottom.front_rise),
+            ("inseam_cm", "inseam", bottom.inseam),
+            ("leg_opening_cm", "leg opening", bottom.opening),
+        ]
+    if top:
+        found["top"] = [
+            ("length_cm", "length", top_length(outfit.body, top, outfit.lift)),
+            ("chest_cm", "chest", top.chest),
+        ]
+    if shoes.piece:
+        found["shoes"] = [("heel_cm", "heel", shoes.heel)]
+    return {
+        slot: [
+            FigureOut(key=key, label=name, cm=round(cm, 1), settled=_taken(outfit, slot, key)) for key, name, cm in rows
+        ]
+        for slot, rows in found.items()
+    }
+
+
+def _taken(outfit: Outfit, slot: str, key: str) -> bool:
+    piece = outfit.look.piece(slot)
+    return piece is not None and piece.figure(key) is not None

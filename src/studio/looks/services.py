@@ -1,0 +1,54 @@
+"""The verbs of looks: keep, change, remove, bring back, assess."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from datetime import UTC, datetime
+from typing import Any
+
+from craft.assessment import Assessment, assess
+from craft.body import Body
+from craft.judge import Aims
+from craft.look import Look as CraftLook
+from craft.schools import Schools
+from studio.bodies.services import measures_of
+from studio.concurrency import write
+from studio.looks.models import Look
+from studio.people.models import Client, Member
+
+Pieces = list[Mapping[str, Any]]
+
+
+def assess_for(member: Member, client_id: Any, pieces: Pieces) -> Assessment:
+    """Assess pieces on a client's body by the studio's schools. Raises UnknownWord or NotYetKnown."""
+    client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
+    look = CraftLook.of(pieces)
+    body = Body.of(measures_of(client))
+    return assess(body, look, Schools.of(client.studio.schools), Aims.of(client.aims))
+
+
+def keep_look(member: Member, client_id: Any, name: str, pieces: Pieces) -> Look:
+    """Keep a new look."""
+    CraftLook.of(pieces)
+    client = Client.objects.of(member).kept().found(id=client_id)
+    return Look.objects.create(studio_id=member.studio_id, client=client, name=name, pieces=pieces, changed_by=member)
+
+
+def change_look(member: Member, look_id: Any, version: int, name: str, pieces: Pieces) -> Look:
+    """Change a look that is still at `version`; raises Stale."""
+    CraftLook.of(pieces)
+    return write(Look, member, look_id, version, name=name, pieces=pieces)
+
+
+def remove_look(member: Member, look_id: Any) -> None:
+    """Take a look away; it can be brought back."""
+    Look.objects.of(member).kept().found(id=look_id)
+    Look.objects.of(member).filter(id=look_id).update(removed_at=datetime.now(UTC))
+
+
+def restore_look(member: Member, look_id: Any) -> Look:
+    """Undo a removal."""
+    look: Look = Look.objects.of(member).found(id=look_id)
+    look.removed_at = None
+    look.save(update_fields=["removed_at"])
+    return look

@@ -1,0 +1,1 @@
+"""People: studios, the stylists who work in them, and their clients."""

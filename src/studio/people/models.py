@@ -1,0 +1,69 @@
+"""What is kept of people."""
+
+from __future__ import annotations
+
+import uuid
+from typing import Any, ClassVar
+
+from django.contrib.auth.base_user import AbstractBaseUser, BaseUserManager
+from django.db import models
+
+from studio.scoping import StudioRow
+
+NAME_LENGTH = 120
+
+
+class Studio(models.Model):
+    """A stylist's house: its people, its units, its schools."""
+
+    name = models.CharField(max_length=NAME_LENGTH)
+    unit = models.CharField(max_length=2, default="cm", choices=[("cm", "cm"), ("in", "in")])
+    schools = models.JSONField(default=dict, blank=True)
+    version = models.PositiveIntegerField(default=1)
+
+    def __str__(self) -> str:
+        return self.name
+
+
+class MemberManager(BaseUserManager["Member"]):
+    def create_member(self, studio: Studio, email: str, name: str, password: str) -> Member:
+        """A stylist of a studio; email addresses are compared without regard to case."""
+        member = self.model(studio=studio, email=email.strip().lower(), name=name)
+        member.set_password(password)
+        member.save(using=self._db)
+        return member
+
+    def get_by_natural_key(self, username: str | None) -> Member:
+        return self.get(email=(username or "").strip().lower())
+
+
+class Member(AbstractBaseUser):
+    """A stylist who signs in with an email address."""
+
+    studio = models.ForeignKey(Studio, on_delete=models.CASCADE, related_name="members")
+    email = models.EmailField(unique=True)
+    name = models.CharField(max_length=NAME_LENGTH)
+    is_active = models.BooleanField(default=True)
+
+    USERNAME_FIELD = "email"
+    REQUIRED_FIELDS: ClassVar[list[str]] = ["name"]
+    objects = MemberManager()
+
+    def __str__(self) -> str:
+        return self.name
+
+
+class Client(StudioRow):
+    """A client of the studio."""
+
+    id: Any = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
+    name = models.CharField(max_length=NAME_LENGTH)
+    note = models.CharField(max_length=400, blank=True, default="")
+    #: Their aims in the words of the craft: {"wants": [...], "soften": [...], ...}.
+    aims = models.JSONField(default=dict, blank=True)
+
+    class Meta:
+        indexes: ClassVar[list[models.Index]] = [models.Index(fields=["studio", "name"])]
+
+    def __str__(self) -> str:
+        return self.name

@@ -1,0 +1,55 @@
+"""Shapes shared by the routers: refusals and pieces."""
+
+from __future__ import annotations
+
+from typing import Annotated, Any, Literal
+
+from ninja import Schema
+from pydantic import ConfigDict, Field, StringConstraints, create_model
+
+from craft.cloth import words
+from studio.people.models import NAME_LENGTH
+
+#: A name as typed: trimmed, not empty, not endless.
+Name = Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=NAME_LENGTH)]
+MaybeName = Annotated[str, StringConstraints(strip_whitespace=True, max_length=NAME_LENGTH)]
+Note = Annotated[str, StringConstraints(strip_whitespace=True, max_length=400)]
+Unit = Literal["cm", "in"]
+
+
+class Refusal(Schema):
+    """Why something was not done, at which field, in words for the reader."""
+
+    message: str
+    field: str | None = None
+
+
+def _one_of(choices: tuple[str, ...]) -> Any:
+    return Literal[choices]
+
+
+def _piece_fields() -> dict[str, Any]:
+    fields: dict[str, Any] = {"kind": (_one_of(tuple(words.SLOT_OF)), Field(alias="is"))}
+    fields |= {key: (_one_of(choices) | None, None) for key, choices in words.ONE_OF.items()}
+    fields |= {key: (list[_one_of(choices)] | None, None) for key, choices in words.SOME_OF.items()}
+    fields |= {key: (bool | None, None) for key in words.FLAGS}
+    fields["colour"] = (Annotated[str, StringConstraints(max_length=20)] | None, None)
+    figures = sorted({figure for listed in words.FIGURES.values() for figure in listed})
+    fields |= {key: (Annotated[float, Field(ge=0, le=220)] | None, None) for key in figures}
+    return fields
+
+
+#: A piece in the words of the craft. Built from the vocabulary, so that there is one list.
+PieceWords: Any = create_model(
+    "PieceWords",
+    __base__=Schema,
+    __config__=None,
+    **_piece_fields(),
+)
+PieceWords.model_config = ConfigDict(extra="forbid", populate_by_name=True, from_attributes=True)
+PieceWords.model_rebuild(force=True)
+
+
+def said(piece: Any) -> dict[str, Any]:
+    """The words of a piece as the craft reads them."""
+    return {key: value for key, value in piece.model_dump(by_alias=True).items() if value is not None}

@@ -1,0 +1,46 @@
+"""Every row belongs to a studio; every query starts from the studio of who asks."""
+
+from __future__ import annotations
+
+from typing import TYPE_CHECKING, Any, Self
+
+from django.db import models
+from django.http import Http404
+
+if TYPE_CHECKING:
+    from studio.people.models import Member
+
+
+class StudioQuerySet(models.QuerySet[Any]):
+    """Rows of one studio. Use `of` first: it is the only door the API has to the rows."""
+
+    def of(self, member: Member) -> Self:
+        """Only the rows of the member's own studio."""
+        return self.filter(studio_id=member.studio_id)
+
+    def kept(self) -> Self:
+        """Rows that were not removed."""
+        return self.filter(removed_at__isnull=True)
+
+    def found(self, **which: Any) -> Any:
+        """The one row, or a 404 that does not say whether another studio has it."""
+        row = self.filter(**which).first()
+        if row is None:
+            raise Http404
+        return row
+
+
+class StudioRow(models.Model):
+    """A row of a studio, with a version for optimistic concurrency and a removal that can be undone."""
+
+    studio = models.ForeignKey("people.Studio", on_delete=models.CASCADE, related_name="+")
+    version = models.PositiveIntegerField(default=1)
+    created_at = models.DateTimeField(auto_now_add=True)
+    changed_at = models.DateTimeField(auto_now=True)
+    changed_by = models.ForeignKey("people.Member", null=True, on_delete=models.SET_NULL, related_name="+")
+    removed_at = models.DateTimeField(null=True, blank=True)
+
+    objects = StudioQuerySet.as_manager()
+
+    class Meta:
+        abstract = True

@@ -1,0 +1,72 @@
+/** The one way to the server: typed by its OpenAPI document, with the token every write needs. */
+import createClient, { type Middleware } from "openapi-fetch";
+import type { components, paths } from "./schema";
+
+export type Schemas = components["schemas"];
+export type Piece = Schemas["PieceWords"];
+export type Slot = "top" | "bottom" | "shoes";
+export type Assessment = Schemas["AssessmentOut"];
+export type Finding = Schemas["FindingOut"];
+export type Look = Schemas["LookOut"];
+export type Reading = Schemas["ReadingOut"];
+export type Unit = Schemas["StudioOut"]["unit"];
+
+/** What the server answers when it does not do a thing. */
+export interface Refusal {
+  status: number;
+  message: string;
+  field?: string | null;
+  current?: unknown;
+  reason?: string;
+  refused?: boolean;
+  suggested_cm?: number | null;
+}
+
+function token(): string {
+  return document.cookie.match(/(?:^|; )csrftoken=([^;]+)/)?.[1] ?? "";
+}
+
+const withToken: Middleware = {
+  onRequest({ request }) {
+    if (request.method !== "GET") request.headers.set("X-CSRFToken", token());
+    return request;
+  },
+};
+
+export const api = createClient<paths>({ baseUrl: "", credentials: "same-origin" });
+api.use(withToken);
+
+interface Answer<T> {
+  data?: T;
+  error?: unknown;
+  response: Response;
+}
+
+/** The data of an answer, or its refusal in words; a lost connection is a refusal too. */
+export async function ask<T>(answer: Promise<Answer<T>>): Promise<{ data: T } | { refusal: Refusal }> {
+  try {
+    const { data, error, response } = await answer;
+    if (response.ok) return { data: data as T };
+    const given = (typeof error === "object" ? error : {}) as Partial<Refusal>;
+    if (response.status === 401 && !location.pathname.startsWith("/sign-in")) {
+      location.assign(`/sign-in?then=${encodeURIComponent(location.pathname)}`);
+    }
+    return {
+      refusal: {
+        ...given,
+        status: response.status,
+        message: given.message ?? "The server could not do this. Try again; nothing was lost.",
+      },
+    };
+  } catch (error) {
+    if (error instanceof DOMException && error.name === "AbortError") throw error;
+    return { refusal: { status: 0, message: "The server does not answer. What you typed stays here." } };
+  }
+}
+
+/** For queries: the data, or the refusal thrown. */
+export async function must<T>(answer: Promise<Answer<T>>): Promise<T> {
+  const told = await ask(answer);
+  if ("refusal" in told) throw new Error(told.refusal.message);
+  return told.data;
+}

@@ -1,0 +1,154 @@
+<script lang="ts">
+  import type { Piece, Slot } from "../api/client";
+  import { studio } from "../studio.svelte";
+  import { length, said } from "../units";
+  import Word from "../ui/Word.svelte";
+  import type { Desk } from "./desk.svelte";
+  import FigureField from "./FigureField.svelte";
+
+  interface Props {
+    desk: Desk;
+    slot: Slot;
+    chosen: boolean;
+    onchoose: () => void;
+  }
+  const { desk, slot, chosen, onchoose }: Props = $props();
+  const words = $derived(desk.words);
+  const piece = $derived(desk.draft.pieces[slot]);
+  const TITLES = { top: "Top", bottom: "Bottom", shoes: "Shoes" };
+  const BOOTS = ["ankle_boots", "sock_boots", "tall_boots", "over_knee_boots"];
+  const ON_TOP = ["under_bust", "waist", "high_hip", "hip", "seat", "upper_thigh", "mid_thigh"];
+  const ON_LEG = ["below_knee", "mid_calf", "lower_calf", "ankle", "ankle_bone", "foot", "floor", "puddle"];
+  const swatches = $derived(Object.fromEntries(words.colours.map((colour) => [colour.name, colour.hex])));
+  const cloth = [
+    "thin",
+    "substantial",
+    "chunky",
+    "clinging",
+    "draping",
+    "structured",
+    "rigid",
+    "stretch",
+    "ribbed",
+  ];
+
+  interface Row {
+    key: keyof Piece;
+    label: string;
+    choices: string[];
+    usual?: string;
+  }
+  const rows = $derived.by<Row[]>(() => {
+    const of = (key: string) => words.one_of[key] ?? [];
+    const colour: Row = { key: "colour", label: "colour", choices: words.colours.map((c) => c.name) };
+    const pattern: Row = { key: "pattern", label: "pattern", choices: of("pattern"), usual: "plain" };
+    if (slot === "top")
+      return [
+        { key: "fit", label: "fit", choices: of("fit") },
+        {
+          key: "tuck",
+          label: "tuck",
+          choices: of("tuck").filter((word) => word !== "none"),
+          usual: "untucked",
+        },
+        { key: "hem", label: "ends at", choices: ON_TOP },
+        { key: "neck", label: "neck", choices: of("neck") },
+        { key: "sleeve", label: "sleeve", choices: of("sleeve") },
+        { key: "cut", label: "cut", choices: words.top_cuts },
+        colour,
+        pattern,
+      ];
+    if (slot === "bottom")
+      return [
+        { key: "cut", label: "cut", choices: words.leg_cuts },
+        { key: "rise", label: "rise", choices: of("rise") },
+        { key: "hem", label: "ends at", choices: ON_LEG },
+        { key: "fit", label: "fit", choices: of("fit") },
+        { key: "worn", label: "boots", choices: of("worn"), usual: "over" },
+        pattern,
+        colour,
+      ];
+    return [
+      { key: "heel", label: "heel", choices: of("heel") },
+      { key: "toe", label: "toe", choices: of("toe") },
+      { key: "bulk", label: "weight", choices: of("bulk") },
+      { key: "heel_shape", label: "shape", choices: of("heel_shape") },
+      ...(piece && BOOTS.includes(piece.is)
+        ? [{ key: "shaft" as const, label: "shaft", choices: of("shaft") }]
+        : []),
+      colour,
+    ];
+  });
+  const figures = $derived(desk.assessment?.figures[slot] ?? []);
+  const value = (key: keyof Piece) => piece?.[key] as string | null | undefined;
+
+  function change(key: string, word: unknown) {
+    const more: Record<string, unknown> = { [key]: word };
+    // A word said after a measurement was taken is meant: it takes the measurement's place.
+    if (key === "hem") more[slot === "bottom" ? "inseam_cm" : "length_cm"] = null;
+    if (key === "rise" && piece?.front_rise_cm) more.front_rise_cm = null;
+    if (key === "heel") more.heel_cm = null;
+    desk.draft.change(slot, more, `${slot}, ${said(key)}`);
+  }
+</script>
+
+<section class="border-t border-grain pt-1.5 pb-2" aria-labelledby="slot-{slot}" onfocusin={onchoose}>
+  <div class="flex items-baseline gap-2">
+    <h3 id="slot-{slot}" class="heading w-16 shrink-0 {chosen ? 'text-leaf' : ''}">{TITLES[slot]}</h3>
+    <div class="grow">
+      <Word
+        label="kind"
+        value={piece?.is}
+        choices={words.kinds[slot] ?? []}
+        usual="none"
+        onchange={(kind) =>
+          kind === null
+            ? desk.draft.change(slot, null, `taking the ${slot} off`)
+            : desk.draft.change(slot, { is: kind }, `${slot}, kind`)}
+      />
+    </div>
+  </div>
+  {#if piece}
+    <div class="grid grid-cols-2 gap-x-3">
+      {#each rows as row (row.key)}
+        <Word
+          label={row.label}
+          value={value(row.key)}
+          choices={row.choices}
+          usual={row.usual}
+          swatches={row.key === "colour" ? swatches : undefined}
+          onchange={(word) => change(row.key, word)}
+        />
+      {/each}
+      <Word
+        label="cloth"
+        value={piece.fabric?.[0]}
+        choices={cloth}
+        onchange={(word) => change("fabric", word ? [word] : null)}
+      />
+      {#if slot !== "top"}
+        {@const key = slot === "bottom" ? "cuffed" : "ankle_strap"}
+        <label class="flex min-h-8 items-center gap-2">
+          <input
+            type="checkbox"
+            class="size-4 accent-leaf"
+            checked={piece[key] === true}
+            onchange={(event) => change(key, event.currentTarget.checked || null)}
+          />
+          {said(key)}
+        </label>
+      {/if}
+    </div>
+    {#if figures.length && !studio.turned}
+      <div class="mt-1 flex flex-wrap gap-x-3">
+        {#each figures as one (one.key)}
+          <FigureField
+            figure={one}
+            label={length(one.cm, studio.unit)}
+            onchange={(cm) => desk.draft.change(slot, { [one.key]: cm }, `${slot}, ${one.label}`)}
+          />
+        {/each}
+      </div>
+    {/if}
+  {/if}
+</section>

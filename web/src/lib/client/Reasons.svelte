@@ -1,0 +1,96 @@
+<script lang="ts">
+  import type { Assessment, Finding } from "../api/client";
+  import { apart, useScale } from "../figure/scale.svelte";
+  import { studio } from "../studio.svelte";
+  import Mark from "../ui/Mark.svelte";
+
+  interface Props {
+    assessment: Assessment;
+    onmend: (finding: Finding) => void;
+  }
+  const { assessment, onmend }: Props = $props();
+  const scale = useScale();
+
+  // With a client beside you only what is good is said.
+  const shown = $derived(
+    assessment.findings
+      .filter((finding) => !studio.turned || finding.stance === "for")
+      .toSorted((a, b) => b.height - a.height),
+  );
+  const first = $derived(assessment.findings.find((finding) => finding.mend));
+  let heights = $state<number[]>([]);
+  let opened = $state<Record<string, boolean>>({});
+  const isOpen = (finding: Finding) =>
+    opened[finding.rule + finding.code] ??
+    (finding.stance !== "for" || assessment.leading.includes(finding.title));
+
+  const GUTTER = 26;
+  const wanted = $derived(shown.map((finding) => scale.y(finding.height)));
+  const tops = $derived(
+    apart(
+      wanted,
+      shown.map((_, i) => heights[i] ?? 44),
+      scale.height,
+      6,
+    ),
+  );
+  const full = $derived(Math.max(scale.height, ...tops.map((top, i) => top + (heights[i] ?? 44))));
+</script>
+
+<section aria-label="Reasons" class="relative h-full overflow-x-hidden overflow-y-auto" tabindex="-1">
+  <svg class="absolute top-0 left-0" width={GUTTER} height={full} aria-hidden="true">
+    {#each shown as finding, i (finding.rule + finding.code)}
+      <path class="lead" d="M0 {wanted[i]}H5L{GUTTER - 8} {(tops[i] ?? 0) + 13}H{GUTTER - 3}" />
+    {/each}
+  </svg>
+  <ul style:height="{full}px" class="relative">
+    {#each shown as finding, i (finding.rule + finding.code)}
+      <li
+        class="absolute right-0 left-[26px] pr-3"
+        style:top="{tops[i] ?? 0}px"
+        bind:clientHeight={heights[i]}
+        data-rule={finding.rule}
+        data-stance={finding.stance}
+      >
+        <button
+          class="flex min-h-[26px] w-full items-baseline gap-1.5 text-left font-semibold"
+          aria-expanded={isOpen(finding)}
+          onclick={() => (opened[finding.rule + finding.code] = !isOpen(finding))}
+        >
+          <span class="translate-y-0.5"><Mark of={finding.stance} /></span>
+          <span class="sr-only">{finding.stance}:</span>
+          {finding.title}
+        </button>
+        {#if isOpen(finding)}
+          <p class="pl-[21px] text-sm leading-snug">{finding.text}</p>
+          {#if !studio.turned}
+            <p class="pl-[21px] text-xs text-bark">{finding.figure}</p>
+          {/if}
+          {#if finding.mend && !studio.turned}
+            <button class="mend quiet ml-[21px] text-left text-sm text-leaf" onclick={() => onmend(finding)}>
+              Mend: {finding.mend.text}
+              {#if finding === first}<span class="key">M</span>{/if}
+            </button>
+          {/if}
+        {/if}
+      </li>
+    {/each}
+  </ul>
+</section>
+
+<style>
+  .lead {
+    fill: none;
+    stroke: var(--color-rule);
+    stroke-width: 1;
+  }
+  .mend {
+    min-height: 26px;
+    padding: 0;
+  }
+  @media (pointer: coarse) {
+    .mend {
+      min-height: 44px;
+    }
+  }
+</style>

@@ -1,0 +1,29 @@
+<script lang="ts">
+  import type { Assessment } from "../api/client";
+  import { studio } from "../studio.svelte";
+  import Mark from "../ui/Mark.svelte";
+
+  interface Props {
+    assessment: Assessment;
+    trouble: string | null;
+    pieces: number;
+  }
+  const { assessment, trouble, pieces }: Props = $props();
+  const WORDS = { works: "Works", watch: "Nearly", against: "Does not work yet" };
+</script>
+
+<div class="absolute inset-x-0 bottom-0 z-10 border-t border-rule bg-paper px-4 py-1.5" aria-live="polite">
+  {#if trouble}
+    <p role="alert" class="text-madder">{trouble}</p>
+  {:else if pieces === 0}
+    <p>Nothing on yet. Choose a top, a bottom or shoes, and the reasons stand level with their edges.</p>
+  {:else if assessment.verdict && !studio.turned}
+    <p class="flex items-baseline gap-2" data-testid="verdict" data-verdict={assessment.verdict}>
+      <span class="translate-y-0.5"><Mark of={assessment.verdict} size={17} /></span>
+      <strong class="shrink-0">{WORDS[assessment.verdict]}</strong>
+      <span class="min-w-0 text-sm text-bark">{assessment.leading.join(" · ")}</span>
+    </p>
+  {:else}
+    <p class="text-sm">What this look does for you.</p>
+  {/if}
+</div>

@@ -1,0 +1,253 @@
+/** The look on the figure: composed here, kept on the server as you go, never overwritten. */
+import { api, ask, type Look, type Piece, type Slot } from "../api/client";
+import type { History } from "./history.svelte";
+
+export const SLOTS: Slot[] = ["top", "bottom", "shoes"];
+/** How long after the last change a look is kept, ms. */
+const PAUSE = 500;
+
+export type Saving = "blank" | "kept" | "saving" | "waiting" | "failed" | "conflict";
+export type Pieces = Partial<Record<Slot, Piece>>;
+
+interface Snapshot {
+  pieces: Pieces;
+  name: string;
+}
+
+/** The words of a piece that can be compared and sent: nothing empty. */
+export function plain(piece: Piece): Piece {
+  const said = Object.entries(piece).filter(
+    ([, v]) => v !== null && v !== undefined && v !== false && v !== "",
+  );
+  return Object.fromEntries(said) as Piece;
+}
+
+export class Draft {
+  id = $state<string | null>(null);
+  version = $state(0);
+  name = $state("");
+  pieces = $state.raw<Pieces>({});
+  saving = $state<Saving>("blank");
+  trouble = $state<string | null>(null);
+  nameTrouble = $state<string | null>(null);
+  /** The look as somebody else left it, while the screen offers both. */
+  theirs = $state<Look | null>(null);
+  looks = $state.raw<Look[]>([]);
+
+  #timer: ReturnType<typeof setTimeout> | undefined;
+  #busy: Promise<void> | null = null;
+  #changes = 0;
+
+  constructor(
+    private clientId: string,
+    private slotOf: (kind: string) => Slot | undefined,
+    private history: History,
+    private onchange: () => void,
+  ) {}
+
+  get list(): Piece[] {
+    // From the body outwards, as the craft reads a look.
+    return (["bottom", "top", "shoes"] as Slot[]).flatMap((slot) => this.pieces[slot] ?? []);
+  }
+
+  /** Change one piece; null words are taken off, a null piece is taken away. */
+  change(slot: Slot, words: Record<string, unknown> | null, name: string): void {
+    const before = this.#snapshot();
+    const next = { ...this.pieces };
+    if (words === null) delete next[slot];
+    else next[slot] = plain({ ...next[slot], ...words } as Piece);
+    this.#become({ pieces: next, name: this.name });
+    this.#remember(name, before);
+  }
+
+  /** Put several pieces on at once, each in its place. */
+  wear(pieces: Piece[], name: string): void {
+    const before = this.#snapshot();
+    const next = { ...this.pieces };
+    for (const piece of pieces) {
+      const slot = this.slotOf(piece.is);
+      if (slot) next[slot] = plain(piece);
+    }
+    this.#become({ pieces: next, name: this.name });
+    this.#remember(name, before);
+  }
+
+  rename(name: string): void {
+    if (name === this.name) return;
+    const before = this.#snapshot();
+    this.#become({ pieces: this.pieces, name });
+    this.#remember("the look's name", before);
+  }
+
+  #snapshot(): Snapshot {
+    return { pieces: this.pieces, name: this.name };
+  }
+
+  #remember(name: string, before: Snapshot): void {
+    const after = this.#snapshot();
+    const id = this.id;
+    const go = (to: Snapshot) => {
+      // A step of a look that is no longer on the figure has nothing to go back to.
+      if (this.id === id || id === null) this.#become(to);
+    };
+    this.history.add({ name, undo: () => go(before), redo: () => go(after) });
+  }
+
+  #become(to: Snapshot): void {
+    this.pieces = to.pieces;
+    this.name = to.name;
+    this.#changes += 1;
+    this.onchange();
+    if (this.saving === "conflict") return;
+    this.saving = "waiting";
+    clearTimeout(this.#timer);
+    this.#timer = setTimeout(() => void this.keep(), PAUSE);
+  }
+
+  /** Keep the look now. One write at a time: the next starts from the version of the last. */
+  async keep(): Promise<void> {
+    clearTimeout(this.#timer);
+    while (this.#busy) await this.#busy;
+    if (this.saving !== "waiting" && this.saving !== "failed") return;
+    if (this.id === null && this.list.length === 0 && !this.name) {
+      this.saving = "blank";
+      return;
+    }
+    this.#busy = this.#write();
+    await this.#busy;
+    this.#busy = null;
+  }
+
+  async #write(): Promise<void> {
+    this.saving = "saving";
+    const changes = this.#changes;
+    const body = { name: this.name, pieces: this.list };
+    const told =
+      this.id === null
+        ? await ask(
+            api.POST("/api/clients/{client_id}/looks", {
+              params: { path: { client_id: this.clientId } },
+              body,
+            }),
+          )
+        : await ask(
+            api.PUT("/api/looks/{look_id}", {
+              params: { path: { look_id: this.id } },
+              body: { ...body, version: this.version },
+            }),
+          );
+    this.nameTrouble = null;
+    this.trouble = null;
+    if ("data" in told) {
+      this.id = told.data.id;
+      this.version = told.data.version;
+      this.looks = [told.data, ...this.looks.filter((look) => look.id !== told.data.id)];
+      // Changed again while this was on its way: `keep` runs once more for that.
+      this.saving = this.#changes === changes ? "kept" : "waiting";
+    } else if (told.refusal.status === 409) {
+      this.theirs = told.refusal.current as Look;
+      this.trouble = told.refusal.message;
+      this.saving = "conflict";
+    } else {
+      this.saving = "failed";
+      if (told.refusal.field === "name") this.nameTrouble = told.refusal.message;
+      else this.trouble = told.refusal.message;
+    }
+  }
+
+  /** Of two versions, mine: written over theirs, knowingly. */
+  async keepMine(): Promise<void> {
+    if (!this.theirs) return;
+    this.version = this.theirs.version;
+    this.theirs = null;
+    this.saving = "waiting";
+    await this.keep();
+  }
+
+  /** Of two versions, theirs. Undo brings mine back. */
+  takeTheirs(): void {
+    if (!this.theirs) return;
+    const before = this.#snapshot();
+    const theirs = this.theirs;
+    this.#show(theirs);
+    this.#remember("taking theirs", before);
+  }
+
+  /** What differs between mine and theirs, in words. */
+  differences(): string[] {
+    const found: string[] = [];
+    const theirs = this.#bySlot(this.theirs?.pieces ?? []);
+    if (this.theirs && this.theirs.name !== this.name)
+      found.push(`name: “${this.name}” / “${this.theirs.name}”`);
+    for (const slot of SLOTS) {
+      const mine = (this.pieces[slot] ?? {}) as Record<string, unknown>;
+      const other = (theirs[slot] ?? {}) as Record<string, unknown>;
+      for (const key of new Set([...Object.keys(mine), ...Object.keys(other)])) {
+        if (JSON.stringify(mine[key]) !== JSON.stringify(other[key]))
+          found.push(`${slot}, ${key.replaceAll("_", " ")}: ${mine[key] ?? "–"} / ${other[key] ?? "–"}`);
+      }
+    }
+    return found;
+  }
+
+  /** Put a kept look on the figure. */
+  async open(look: Look): Promise<void> {
+    await this.keep();
+    this.#show(look);
+  }
+
+  /** Start a look with nothing on. */
+  async blank(): Promise<void> {
+    await this.keep();
+    this.id = null;
+    this.version = 0;
+    this.name = "";
+    this.pieces = {};
+    this.saving = "blank";
+    this.theirs = this.trouble = this.nameTrouble = null;
+    this.onchange();
+  }
+
+  async remove(look: Look): Promise<string | null> {
+    const told = await ask(api.DELETE("/api/looks/{look_id}", { params: { path: { look_id: look.id } } }));
+    if ("refusal" in told) return told.refusal.message;
+    this.looks = this.looks.filter((other) => other.id !== look.id);
+    if (this.id === look.id) {
+      this.saving = "blank";
+      await this.blank();
+    }
+    this.history.add({
+      name: `removing “${look.name || "unnamed look"}”`,
+      undo: async () => {
+        const back = await ask(
+          api.POST("/api/looks/{look_id}/restore", { params: { path: { look_id: look.id } } }),
+        );
+        if ("data" in back) this.looks = [back.data, ...this.looks];
+      },
+      redo: async () => {
+        await ask(api.DELETE("/api/looks/{look_id}", { params: { path: { look_id: look.id } } }));
+        this.looks = this.looks.filter((other) => other.id !== look.id);
+      },
+    });
+    return null;
+  }
+
+  #show(look: Look): void {
+    this.id = look.id;
+    this.version = look.version;
+    this.name = look.name;
+    this.pieces = this.#bySlot(look.pieces);
+    this.theirs = this.trouble = this.nameTrouble = null;
+    this.saving = "kept";
+    this.onchange();
+  }
+
+  #bySlot(pieces: Piece[]): Pieces {
+    const found: Pieces = {};
+    for (const piece of pieces) {
+      const slot = this.slotOf(piece.is);
+      if (slot) found[slot] = plain(piece);
+    }
+    return found;
+  }
+}

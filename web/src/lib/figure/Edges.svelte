@@ -1,0 +1,70 @@
+<script lang="ts">
+  import type { Schemas, Slot } from "../api/client";
+  import { length } from "../units";
+  import { studio } from "../studio.svelte";
+  import { apart, useScale } from "./scale.svelte";
+
+  interface Props {
+    edges: Schemas["EdgeOut"][];
+    from: number;
+    label: number;
+    chosen: Slot | null;
+  }
+  const { edges, from, label, chosen }: Props = $props();
+  const scale = useScale();
+  const ROW = 27;
+  const shown = $derived(
+    edges.filter((edge) => edge.seen).map((edge) => ({ ...edge, y: scale.y(edge.height) })),
+  );
+  const places = $derived(
+    apart(
+      shown.map((edge) => edge.y - 3),
+      shown.map(() => ROW),
+      scale.height,
+      2,
+    ),
+  );
+</script>
+
+<!-- Edges slide when they really move: the line, its name and its figure go together. -->
+<g aria-hidden="true">
+  {#each shown as edge, i (edge.key)}
+    {@const top = places[i] ?? 0}
+    <g class="edge" class:settled={edge.settled} class:chosen={chosen === edge.slot} data-edge={edge.key}>
+      <path d="M{from} {edge.y}H{label - 10}L{label - 3} {top + ROW / 2}H{label}" />
+      <text x={label + 4} y={top + 11} class="name">{edge.name}</text>
+      <text x={label + 4} y={top + 24} class="at">
+        {#if !studio.turned}{length(edge.height, studio.unit)} ·
+        {/if}{edge.at}
+      </text>
+    </g>
+  {/each}
+</g>
+
+<style>
+  path {
+    fill: none;
+    stroke: var(--color-walnut);
+    stroke-width: 1.1;
+    stroke-dasharray: 6 4;
+  }
+  .settled path {
+    stroke: var(--color-chalk);
+    stroke-width: 1.5;
+    stroke-dasharray: none;
+  }
+  .chosen path {
+    stroke: var(--color-leaf);
+    stroke-width: 1.8;
+  }
+  text {
+    font-size: 12px;
+    fill: var(--color-walnut);
+  }
+  .name {
+    font-weight: 600;
+  }
+  .at {
+    fill: var(--color-bark);
+  }
+</style>

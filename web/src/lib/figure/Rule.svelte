@@ -1,0 +1,74 @@
+<script lang="ts">
+  import type { Schemas } from "../api/client";
+  import { figure } from "../units";
+  import { studio } from "../studio.svelte";
+  import { apart, useScale } from "./scale.svelte";
+
+  interface Props {
+    landmarks: Schemas["QuantityOut"][];
+    lift: number;
+    x: number;
+  }
+  const { landmarks, lift, x }: Props = $props();
+  const scale = useScale();
+  const inches = $derived(studio.unit === "in");
+  // A tick a cm and a number every ten; in inches a tick each and a number every four.
+  const step = $derived(inches ? 2.54 : 1);
+  const ticks = $derived(Array.from({ length: Math.floor((scale.tall - 1) / step) + 1 }, (_, i) => i));
+  const named = $derived(inches ? 4 : 10);
+  const half = $derived(inches ? 2 : 5);
+
+  const marks = $derived(landmarks.map((mark) => ({ ...mark, at: scale.y(mark.cm + lift) })));
+  const places = $derived(
+    apart(
+      marks.map((mark) => mark.at),
+      marks.map(() => 12),
+      scale.height,
+      0,
+    ),
+  );
+</script>
+
+<g class="rule" aria-hidden="true">
+  <line x1={x} x2={x} y1={scale.y(scale.tall - 1)} y2={scale.floor} />
+  {#each ticks as tick (tick)}
+    {@const y = scale.y(tick * step)}
+    <line x1={x - (tick % named === 0 ? 11 : tick % half === 0 ? 8 : 4)} x2={x} y1={y} y2={y} />
+    {#if tick % named === 0}<text class="number" x={x - 14} y={y + 4} text-anchor="end">{tick}</text>{/if}
+  {/each}
+</g>
+<g aria-hidden="true">
+  {#each marks as mark, i (mark.name)}
+    {@const y = (places[i] ?? 0) + 6}
+    <path class="pin" class:settled={mark.settled} d="M{x} {mark.at}H{x + 7}L{x + 14} {y}H{x + 18}" />
+    <text class="landmark" class:settled={mark.settled} x={x + 21} y={y + 3.5}>
+      {mark.label.replace(" height", "")}{#if !studio.turned}
+        <tspan class="at">{figure(mark.cm, studio.unit)}</tspan>{/if}
+    </text>
+  {/each}
+</g>
+
+<style>
+  .rule line {
+    stroke: var(--color-bark);
+    stroke-width: 1;
+  }
+  text {
+    font-size: 11px;
+    fill: var(--color-bark);
+  }
+  .landmark.settled {
+    fill: var(--color-chalk);
+    font-weight: 600;
+  }
+  .pin {
+    fill: none;
+    stroke: var(--color-rule);
+    stroke-width: 1.2;
+    stroke-dasharray: 3 2.5;
+  }
+  .pin.settled {
+    stroke: var(--color-chalk);
+    stroke-dasharray: none;
+  }
+</style>

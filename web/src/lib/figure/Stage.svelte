@@ -1,0 +1,56 @@
+<script lang="ts">
+  import type { Assessment, Slot } from "../api/client";
+  import { length } from "../units";
+  import { studio } from "../studio.svelte";
+  import Edges from "./Edges.svelte";
+  import Figure from "./Figure.svelte";
+  import Rule from "./Rule.svelte";
+  import { useScale } from "./scale.svelte";
+
+  interface Props {
+    assessment: Assessment;
+    name: string;
+    chosen: Slot | null;
+    onchoose: (slot: Slot) => void;
+  }
+  const { assessment, name, chosen, onchoose }: Props = $props();
+  const scale = useScale();
+  const RULE = 34;
+  const LABELS = 120;
+
+  $effect(() => {
+    scale.tall = assessment.stature + assessment.lift + 3;
+  });
+  const middle = $derived(RULE + 104 + (scale.width - RULE - 104 - LABELS) / 2);
+</script>
+
+<div class="relative h-full min-h-0" bind:clientHeight={scale.height} bind:clientWidth={scale.width}>
+  <svg width={scale.width} height={scale.height} role="img" aria-labelledby="figure-name">
+    <title id="figure-name">{name}, front view at true scale; the edges are listed after the picture.</title>
+    <Figure shapes={assessment.shapes} {middle} {chosen} {onchoose} />
+    <Edges edges={assessment.edges} from={RULE + 108} label={scale.width - LABELS} {chosen} />
+    <Rule landmarks={assessment.landmarks} lift={assessment.lift} x={RULE} />
+    <line class="floor" x1="0" x2={scale.width} y1={scale.floor} y2={scale.floor} />
+    <text class="floor-name" x={RULE} y={scale.floor + 17}>floor</text>
+  </svg>
+  <ol class="sr-only" aria-label="Edges, top to bottom">
+    {#each assessment.edges as edge (edge.key)}
+      <li>
+        {edge.name}: {#if !studio.turned}{length(edge.height, studio.unit)} above the floor,
+        {/if}at the {edge.at}{edge.seen ? "" : ", covered"},
+        {edge.settled ? "measured" : "not yet measured"}
+      </li>
+    {/each}
+  </ol>
+</div>
+
+<style>
+  .floor {
+    stroke: var(--color-walnut);
+    stroke-width: 2;
+  }
+  .floor-name {
+    font-size: 11px;
+    fill: var(--color-bark);
+  }
+</style>

@@ -1,0 +1,55 @@
+/** The vertical rule as a scale: every mark asks it “where is 76 cm?”. */
+import { getContext, setContext } from "svelte";
+
+const KEY = Symbol("rule");
+/** Room under the floor line and above the crown, px. */
+const BELOW = 26;
+const ABOVE = 14;
+
+export class RuleScale {
+  /** Size of the stage, px. */
+  height = $state(600);
+  width = $state(520);
+  /** What has to fit above the floor, cm. */
+  tall = $state(170);
+
+  get perCm(): number {
+    return Math.max(1, (this.height - BELOW - ABOVE) / this.tall);
+  }
+
+  get floor(): number {
+    return this.height - BELOW;
+  }
+
+  /** Pixels from the top of the stage for a height above the floor. */
+  y(cm: number): number {
+    return this.floor - cm * this.perCm;
+  }
+}
+
+export const provideScale = (scale: RuleScale): RuleScale => setContext(KEY, scale);
+export const useScale = (): RuleScale => getContext<RuleScale>(KEY);
+
+/**
+ * Places for labels that want to stand at `wanted` (their middles) and have these heights, without
+ * overlapping and inside 0 to `room`: each is moved as little as its neighbours allow.
+ */
+export function apart(wanted: number[], heights: number[], room: number, gap = 4): number[] {
+  const order = wanted.map((_, i) => i).sort((a, b) => (wanted[a] ?? 0) - (wanted[b] ?? 0));
+  const tops: number[] = Array.from(wanted, () => 0);
+  let low = 0;
+  for (const i of order) {
+    const top = Math.max(low, (wanted[i] ?? 0) - (heights[i] ?? 0) / 2);
+    tops[i] = top;
+    low = top + (heights[i] ?? 0) + gap;
+  }
+  let high = room;
+  for (const i of order.toReversed()) {
+    const top = Math.min(tops[i] ?? 0, high - (heights[i] ?? 0));
+    tops[i] = top;
+    high = top - gap;
+  }
+  // Too many to fit: then they stand one below the other from the top, and the column scrolls.
+  const least = Math.min(...tops, 0);
+  return least < 0 ? tops.map((top) => top - least) : tops;
+}

@@ -1,0 +1,38 @@
+<script lang="ts">
+  import type { Snippet } from "svelte";
+  import { goto } from "$app/navigation";
+  import { api, ask } from "../api/client";
+  import { studio } from "../studio.svelte";
+  import { notice } from "./notice.svelte";
+
+  const { children }: { children?: Snippet } = $props();
+
+  export async function otherUnit() {
+    const refusal = await studio.change({ unit: studio.unit === "cm" ? "in" : "cm" });
+    if (refusal) notice.say(refusal.message);
+  }
+
+  async function signOut() {
+    await ask(api.DELETE("/api/session"));
+    studio.me = null;
+    await goto("/sign-in");
+  }
+</script>
+
+<header class="flex h-12 shrink-0 items-center gap-4 border-b border-rule px-4">
+  <a href="/people" class="heading flex items-center gap-2 text-lg">
+    <img src="/leaf.svg" alt="" width="22" height="22" />Basilwood
+  </a>
+  {@render children?.()}
+  <div class="ml-auto flex items-center gap-3 text-sm">
+    <button
+      class="quiet"
+      onclick={() => void otherUnit()}
+      aria-label="Units: {studio.unit}. Change to {studio.unit === 'cm' ? 'inches' : 'cm'}"
+    >
+      {studio.unit === "cm" ? "cm" : "inches"} <span class="key">U</span>
+    </button>
+    <span class="hidden text-bark lg:inline">{studio.me?.name}, {studio.me?.studio.name}</span>
+    <button class="quiet" onclick={() => void signOut()}>Sign out</button>
+  </div>
+</header>

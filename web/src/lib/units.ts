@@ -1,0 +1,26 @@
+/** Lengths for a reader, in the studio's unit. Reading what was typed is the server's work. */
+import type { Unit } from "./api/client";
+
+const CM_PER_INCH = 2.54;
+const EIGHTHS = ["", "1/8", "1/4", "3/8", "1/2", "5/8", "3/4", "7/8"];
+
+/** 82.55 → “82.5” or “32 1/2”, without the unit. */
+export function figure(cm: number, unit: Unit): string {
+  const sign = cm < -0.04 ? "−" : "";
+  const size = Math.abs(cm);
+  if (unit === "cm") return sign + (Math.floor(size * 10 + 0.5) / 10).toString();
+  const steps = Math.round((size / CM_PER_INCH) * 8);
+  const whole = Math.floor(steps / 8);
+  const part = EIGHTHS[steps % 8] ?? "";
+  return sign + ([whole || !part ? String(whole) : "", part].filter(Boolean).join(" ") || "0");
+}
+
+/** The same with its unit: “82.5 cm”. */
+export function length(cm: number, unit: Unit): string {
+  return `${figure(cm, unit)} ${unit}`;
+}
+
+/** A word of the vocabulary as it is said: slim_straight → “slim straight”. */
+export function said(word: string): string {
+  return word.replaceAll("_", " ");
+}

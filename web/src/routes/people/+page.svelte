@@ -1,0 +1,133 @@
+<script lang="ts">
+  import { goto } from "$app/navigation";
+  import { createQuery, useQueryClient } from "@tanstack/svelte-query";
+  import { api, ask, must, type Schemas } from "$lib/api/client";
+  import Header from "$lib/ui/Header.svelte";
+  import { notice } from "$lib/ui/notice.svelte";
+
+  const cache = useQueryClient();
+  const people = createQuery(() => ({ queryKey: ["clients"], queryFn: () => must(api.GET("/api/clients")) }));
+  let sought = $state("");
+  let name = $state("");
+  let trouble = $state<string | null>(null);
+  let search: HTMLInputElement;
+  let header: Header;
+
+  const shown = $derived(
+    (people.data ?? []).filter((one) =>
+      `${one.name} ${one.note}`.toLocaleLowerCase().includes(sought.trim().toLocaleLowerCase()),
+    ),
+  );
+  const day = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "long" });
+  const refresh = () => cache.invalidateQueries({ queryKey: ["clients"] });
+
+  async function add(event: SubmitEvent) {
+    event.preventDefault();
+    const told = await ask(api.POST("/api/clients", { body: { name, note: "" } }));
+    if ("refusal" in told) {
+      trouble = told.refusal.message;
+      return;
+    }
+    await refresh();
+    await goto(`/people/${told.data.id}`);
+  }
+
+  async function remove(client: Schemas["ClientRow"]) {
+    const path = { params: { path: { client_id: client.id } } };
+    const told = await ask(api.DELETE("/api/clients/{client_id}", path));
+    if ("refusal" in told) {
+      notice.say(told.refusal.message);
+      return;
+    }
+    await refresh();
+    const back = async () => {
+      await ask(api.POST("/api/clients/{client_id}/restore", path));
+      await refresh();
+    };
+    notice.say(`${client.name.slice(0, 40)} is off the list.`, { name: "Undo", run: () => void back() });
+  }
+
+  function onkeydown(event: KeyboardEvent) {
+    const typing = (event.target as HTMLElement).matches("input, textarea");
+    if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
+    if (event.key === "/") {
+      event.preventDefault();
+      search.focus();
+    } else if (event.key === "u") void header.otherUnit();
+  }
+</script>
+
+<svelte:head><title>People · Basilwood</title></svelte:head>
+<svelte:window {onkeydown} />
+<div class="flex min-h-dvh flex-col">
+  <Header bind:this={header} />
+  <main class="mx-auto w-full max-w-4xl grow px-5 py-7">
+    <div class="flex flex-wrap items-end gap-x-8 gap-y-3">
+      <h1 class="heading text-3xl">People</h1>
+      <div class="w-56">
+        <label for="search" class="text-sm text-bark">Find <span class="key">/</span></label>
+        <input id="search" type="search" class="field" bind:this={search} bind:value={sought} />
+      </div>
+      <form onsubmit={add} class="ml-auto flex items-end gap-2">
+        <div class="w-56">
+          <label for="name" class="text-sm text-bark">New client’s name</label>
+          <input
+            id="name"
+            class="field"
+            required
+            bind:value={name}
+            autocomplete="off"
+            aria-invalid={trouble ? "true" : undefined}
+            aria-describedby={trouble ? "name-trouble" : undefined}
+          />
+        </div>
+        <button class="press" data-main>Add</button>
+      </form>
+    </div>
+    {#if trouble}<p id="name-trouble" role="alert" class="mt-2 text-right text-madder">{trouble}</p>{/if}
+    <div class="mt-6 border-t-2 border-walnut">
+      {#if people.isPending}
+        <p class="py-6 text-bark" role="status">Fetching your people…</p>
+      {:else if people.isError}
+        <div role="alert" class="py-6">
+          <p>{people.error.message}</p>
+          <button class="press mt-2" onclick={() => void people.refetch()}>Try again</button>
+        </div>
+      {:else if people.data.length === 0}
+        <p class="py-6">Nobody here yet. Type a name above and press Enter: the rule is ready for them.</p>
+      {:else if shown.length === 0}
+        <p class="py-6">Nobody matches “{sought.slice(0, 60)}”.</p>
+      {:else}
+        <ul>
+          {#each shown as client (client.id)}
+            <li class="flex items-center gap-4 border-b border-rule hover:bg-sheet">
+              <a
+                href="/people/{client.id}"
+                class="grid min-w-0 grow grid-cols-[1fr_auto] gap-x-6 px-1 py-2.5"
+              >
+                <span class="heading truncate text-lg">{client.name}</span>
+                <span class="row-span-2 self-center text-right text-sm">
+                  {#if client.measures}{client.measures}
+                    {client.measures === 1 ? "measure" : "measures"}{:else}<span class="text-bark"
+                      >not measured yet</span
+                    >{/if}
+                  <span class="block text-bark">
+                    {client.looks ? `${client.looks} ${client.looks === 1 ? "look" : "looks"}` : "no looks"} · {day.format(
+                      new Date(client.changed_at),
+                    )}
+                  </span>
+                </span>
+                <span class="truncate text-sm text-bark">{client.note || "No note"}</span>
+              </a>
+              <button
+                class="quiet text-sm"
+                aria-label="Remove {client.name}"
+                onclick={() => void remove(client)}>Remove</button
+              >
+            </li>
+          {/each}
+        </ul>
+      {/if}
+    </div>
+  </main>
+</div>
