@@ -28,7 +28,9 @@ def in_test_cluster(command: list[str]) -> int:
     cluster = temporary_cluster()
     try:
         env = setup.environment(cluster.environment(cluster.start()))
-        return subprocess.run([str(PYTHON), "-m", *command], cwd=ROOT, env={**os.environ, **env}, check=False).returncode
+        return subprocess.run(
+            [str(PYTHON), "-m", *command], cwd=ROOT, env={**os.environ, **env}, check=False
+        ).returncode
     finally:
         cluster.stop()
         shutil.rmtree(cluster.data.parent, ignore_errors=True)

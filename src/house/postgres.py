@@ -35,7 +35,9 @@ def server_user() -> str | None:
 
 def _may_enter(folder: Path, user: str) -> bool:
     """Whether a user can reach into a folder."""
-    return subprocess.run(["test", "-x", str(folder)], user=user, check=False, stderr=subprocess.DEVNULL).returncode == 0
+    return (
+        subprocess.run(["test", "-x", str(folder)], user=user, check=False, stderr=subprocess.DEVNULL).returncode == 0
+    )
 
 
 @dataclass(frozen=True)
@@ -139,7 +141,14 @@ def _make(cluster: Cluster, *, durable: bool = True) -> None:
         if user:
             entry = pwd.getpwnam(user)
             os.chown(secret.name, entry.pw_uid, entry.pw_gid)
-        words = ["-U", "postgres", "--auth=scram-sha-256", "--encoding=UTF8", "--locale=C.UTF-8", f"--pwfile={secret.name}"]
+        words = [
+            "-U",
+            "postgres",
+            "--auth=scram-sha-256",
+            "--encoding=UTF8",
+            "--locale=C.UTF-8",
+            f"--pwfile={secret.name}",
+        ]
         command = [cluster.programs / "initdb", "-D", cluster.data, *words, *quick]
         run("initdb", "making a database cluster of our own", command, user=user, cwd=Path("/"))
     if not durable:
@@ -156,10 +165,7 @@ def _make(cluster: Cluster, *, durable: bool = True) -> None:
 
 def _make_role(cluster: Cluster, port: int) -> None:
     """Our role, which may make databases (the tests do) but is no superuser, and its database."""
-    script = (
-        f"CREATE ROLE {ROLE} LOGIN CREATEDB PASSWORD :'password';\n"
-        f"CREATE DATABASE {DATABASE} OWNER {ROLE};\n"
-    )
+    script = f"CREATE ROLE {ROLE} LOGIN CREATEDB PASSWORD :'password';\nCREATE DATABASE {DATABASE} OWNER {ROLE};\n"
     command = ["psql", "-h", "127.0.0.1", "-p", str(port), "-U", "postgres", "-d", "postgres", "-v", "ON_ERROR_STOP=1"]
     asked = subprocess.run(
         [*command, "-v", f"password={cluster.password}"],

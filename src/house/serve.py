@@ -51,7 +51,9 @@ def _check_port(port: int) -> None:
         except PermissionError:
             raise Trouble(f"Port {port} is not open to you. Choose one from 1024 up.") from None
         except OSError:
-            raise Trouble(f"Port {port} is taken. Choose another: ./basilwood demo --port {min(port + 1, 65535)}") from None
+            raise Trouble(
+                f"Port {port} is taken. Choose another: ./basilwood demo --port {min(port + 1, 65535)}"
+            ) from None
 
 
 def _prepare(*, build: bool = True) -> tuple[Cluster, dict[str, str]]:
@@ -77,7 +79,16 @@ def _prepare(*, build: bool = True) -> tuple[Cluster, dict[str, str]]:
 def gunicorn(port: int, env: Mapping[str, str], *more: str) -> subprocess.Popen[bytes]:
     """Start the application server; its words go into a log."""
     LOGS.mkdir(parents=True, exist_ok=True)
-    words = ["--bind", f"127.0.0.1:{port}", "--threads", str(THREADS), "--worker-class", "gthread", "--graceful-timeout", "5"]
+    words = [
+        "--bind",
+        f"127.0.0.1:{port}",
+        "--threads",
+        str(THREADS),
+        "--worker-class",
+        "gthread",
+        "--graceful-timeout",
+        "5",
+    ]
     log = (LOGS / "gunicorn.log").open("ab")
     with log:
         return subprocess.Popen(
@@ -118,7 +129,9 @@ def stop(server: subprocess.Popen[bytes]) -> None:
 
 def _until_stopped(servers: list[subprocess.Popen[bytes]]) -> None:
     """Wait for Ctrl-C or SIGTERM, or for a server to end by itself."""
-    signal.signal(signal.SIGTERM, signal.default_int_handler)
+    for told in (signal.SIGTERM, signal.SIGINT):
+        # A shell that starts us in the background has SIGINT ignored; Ctrl-C must work all the same.
+        signal.signal(told, signal.default_int_handler)
     try:
         while all(server.poll() is None for server in servers):
             time.sleep(0.3)
@@ -160,7 +173,9 @@ def dev(port: int) -> None:
         )
         try:
             wait_for(port + 1, server)
-            say(f"\n  Open      http://127.0.0.1:{port}/\n  Sign in   {DEMO_EMAIL}\n  Password  {setup.keys()['demo']}\n")
+            say(
+                f"\n  Open      http://127.0.0.1:{port}/\n  Sign in   {DEMO_EMAIL}\n  Password  {setup.keys()['demo']}\n"
+            )
             _until_stopped([server, vite])
         finally:
             stop(vite)

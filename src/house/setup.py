@@ -46,7 +46,9 @@ def python_packages(*, tests: bool = False) -> None:
     if works and is_done(name, mark):
         return
     if not works or not is_done("venv", sys.version):
-        have = subprocess.run([sys.executable, "-c", "import ensurepip"], check=False, capture_output=True).returncode == 0
+        have = (
+            subprocess.run([sys.executable, "-c", "import ensurepip"], check=False, capture_output=True).returncode == 0
+        )
         debian.ensure("Python's venv module", ["python3-venv"], have)
         run("venv", "making a local Python environment", [sys.executable, "-m", "venv", "--clear", VENV])
         done("venv", sys.version)
@@ -108,5 +110,10 @@ def migrated(env: Mapping[str, str], where: Path) -> None:
 def demo_data(env: Mapping[str, str], where: Path) -> None:
     """Load the demo's studio once; what is done in it afterwards stays."""
     if not is_done("basilwood.demo", "1", where):
-        run("demo", "loading the demo studio", [PYTHON, "-m", "django", "load_demo"], env={**env, "BASILWOOD_DEMO_PASSWORD": keys()["demo"]})
+        run(
+            "demo",
+            "loading the demo studio",
+            [PYTHON, "-m", "django", "load_demo"],
+            env={**env, "BASILWOOD_DEMO_PASSWORD": keys()["demo"]},
+        )
         done("basilwood.demo", "1", where)

@@ -32,7 +32,7 @@ def _piece_fields() -> dict[str, Any]:
     fields: dict[str, Any] = {"kind": (_one_of(tuple(words.SLOT_OF)), Field(alias="is"))}
     fields |= {key: (_one_of(choices) | None, None) for key, choices in words.ONE_OF.items()}
     fields |= {key: (list[_one_of(choices)] | None, None) for key, choices in words.SOME_OF.items()}
-    fields |= {key: (bool | None, None) for key in words.FLAGS}
+    fields |= dict.fromkeys(words.FLAGS, (bool | None, None))
     fields["colour"] = (Annotated[str, StringConstraints(max_length=20)] | None, None)
     figures = sorted({figure for listed in words.FIGURES.values() for figure in listed})
     fields |= {key: (Annotated[float, Field(ge=0, le=220)] | None, None) for key in figures}

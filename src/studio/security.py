@@ -25,4 +25,6 @@ def headers(get_response: Answer) -> Answer:
 
 def csrf_failure(request: HttpRequest, reason: str = "") -> JsonResponse:
     """A request without its token: say what to do instead of showing a page."""
-    return JsonResponse({"message": "This page has been open too long. Load it again; what you saved is safe."}, status=403)
+    return JsonResponse(
+        {"message": "This page has been open too long. Load it again; what you saved is safe."}, status=403
+    )

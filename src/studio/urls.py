@@ -15,7 +15,9 @@ def page(request: HttpRequest) -> HttpResponse:
     """The front end's shell; it finds its own way from the address."""
     shell = settings.WEB_BUILD / "index.html"
     if not shell.is_file():
-        return HttpResponse("The front end has not been built. Run ./basilwood demo.", status=503, content_type="text/plain")
+        return HttpResponse(
+            "The front end has not been built. Run ./basilwood demo.", status=503, content_type="text/plain"
+        )
     response = HttpResponse(shell.read_bytes())
     response["Cache-Control"] = "no-cache"
     return response

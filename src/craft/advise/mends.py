@@ -11,7 +11,7 @@ from dataclasses import dataclass
 from typing import Any
 
 from craft.cloth.words import said
-from craft.judge import Aims, Finding, Judgement, Sentence, judge
+from craft.judge import Aims, Judgement, Sentence, judge
 from craft.look import Look, Outfit, compose
 from craft.wear.bottom import CUFF_CM
 from craft.wear.landing import landed_height
@@ -120,7 +120,11 @@ def _shoes(outfit: Outfit, aims: Aims) -> Iterator[_Change]:
         yield _Change("shoes", {"ankle_strap": False}, Sentence.of("A shoe like it without the strap."), SWAP_SHOE)
     if shoes.toe != "pointed":
         yield _Change("shoes", {"toe": "pointed"}, Sentence.of("A shoe like it with a pointed toe."), SWAP_SHOE)
-    for bulk, text in (("medium", "A plainer, lighter sole."), ("dainty", "A slim, light shoe."), ("chunky", "A heavier sole.")):
+    for bulk, text in (
+        ("medium", "A plainer, lighter sole."),
+        ("dainty", "A slim, light shoe."),
+        ("chunky", "A heavier sole."),
+    ):
         if bulk != shoes.bulk:
             yield _Change("shoes", {"bulk": bulk}, Sentence.of(text), SWAP_SHOE)
     if shoes.is_boot and shoes.bulk != "dainty":
@@ -129,9 +133,16 @@ def _shoes(outfit: Outfit, aims: Aims) -> Iterator[_Change]:
     if bottom and bottom.piece.figure("inseam_cm") is not None and bottom.falls_to < 3 and "heels" not in aims.wont:
         heel = shoes.heel + 3.0 - bottom.falls_to
         if bottom.is_wide_hemmed and heel <= HEEL_CM["high"]:
-            yield _Change("shoes", {"heel_cm": round(heel, 1)}, Sentence.of("Wear it with a heel of {heel}.", heel=heel), SWAP_SHOE)
+            yield _Change(
+                "shoes",
+                {"heel_cm": round(heel, 1)},
+                Sentence.of("Wear it with a heel of {heel}.", heel=heel),
+                SWAP_SHOE,
+            )
     if "heels" not in aims.wont and shoes.rise_of_foot < 2.5:
-        yield _Change("shoes", {"heel": "kitten"}, Sentence.of("A small heel of {heel}.", heel=HEEL_CM["kitten"]), SWAP_SHOE)
+        yield _Change(
+            "shoes", {"heel": "kitten"}, Sentence.of("A small heel of {heel}.", heel=HEEL_CM["kitten"]), SWAP_SHOE
+        )
 
 
 def _hems(outfit: Outfit) -> Iterator[_Change]:
@@ -145,7 +156,9 @@ def _hems(outfit: Outfit) -> Iterator[_Change]:
         off = target - bottom.falls_to
         if off < 0.5:
             continue
-        text = Sentence.of(f"Hem it by {{off}}, to {'skim the foot' if word == 'foot' else f'the {said(word)}'}.", off=off)
+        text = Sentence.of(
+            f"Hem it by {{off}}, to {'skim the foot' if word == 'foot' else f'the {said(word)}'}.", off=off
+        )
         if bottom.piece.figure("inseam_cm") is not None:
             change: dict[str, Any] = {"inseam_cm": round(bottom.inseam - off, 1), "hem": None}
         else:

@@ -113,7 +113,11 @@ def _target(case: Case) -> Result:
         below, above = found[key]
         if not low <= (below + above) / 2 <= high:
             failed.append(key)
-    return {"got": {key: [round(end, 1) for end in ends] for key, ends in found.items()}, "agrees": not failed, "failed": failed}
+    return {
+        "got": {key: [round(end, 1) for end in ends] for key, ends in found.items()},
+        "agrees": not failed,
+        "failed": failed,
+    }
 
 
 def _held(got: Mapping[str, Any], expects: Mapping[str, Any]) -> Result:

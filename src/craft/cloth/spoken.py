@@ -10,7 +10,24 @@ from craft.cloth.piece import Piece
 from craft.cloth.words import COLOURS, DRESSED_KINDS, FABRIC, FIT, LEG_CUTS, NECK, ONE_OF, PATTERN, SLOT_OF, said
 
 #: Words that carry no choice in a spoken description.
-_FILLERS = {"a", "an", "and", "at", "ending", "ends", "in", "of", "on", "pair", "the", "to", "with", "worn", "cut", "leg"}
+_FILLERS = {
+    "a",
+    "an",
+    "and",
+    "at",
+    "ending",
+    "ends",
+    "in",
+    "of",
+    "on",
+    "pair",
+    "the",
+    "to",
+    "with",
+    "worn",
+    "cut",
+    "leg",
+}
 #: Other ways to say a kind.
 _KIND_AS = {
     "jean": "jeans",

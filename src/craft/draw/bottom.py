@@ -34,7 +34,7 @@ def _trunk_half(outfit: Outfit, bottom: WornBottom, height: float) -> float:
     own = body.half_breadth(max(height - outfit.lift, body.height("crotch")))
     room = max(bottom.waistband.cm - bottom.fork, 1.0)
     share = max(0.0, min(1.0, (bottom.waistband.cm - height) / room))
-    return own + 0.3 + max(0.0, EASE_SHOWS * bottom.thigh_ease) * share**1.3
+    return own + 0.3 + max(0.0, EASE_SHOWS * bottom.thigh_ease) * float(share**1.3)
 
 
 def outer(outfit: Outfit, bottom: WornBottom, height: float) -> float:

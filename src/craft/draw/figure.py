@@ -18,15 +18,25 @@ HAND_FRACTION = 0.095
 def arm_path(body: Body, lift: float) -> list[tuple[Point, float]]:
     """The right arm as points and half widths from shoulder to wrist, above the ground."""
     tip = body.breadths["shoulder_breadth"].cm / 2
-    top = body.height("shoulder") + lift - SHOULDER_SLOPE + 0.8
+    top = body.height("shoulder") + lift - SHOULDER_SLOPE + 0.9
     hip = body.half_breadth(body.height("hip"))
-    reach = max(hip + 4.5, tip + 4.0) - (tip - 2.2)
+    reach = max(hip + 4.5, tip + 4.0) - (tip - 3.4)
     length = body.lengths["arm_length"].cm
     fall = math.sqrt(max(length**2 - reach**2, (0.8 * length) ** 2))
     upper, wrist = body.girth("upper_arm"), body.girth("wrist")
-    arm = [(0.0, 0.05), (0.02, 0.10), (0.06, 0.135), (0.22, 0.150), (0.45, 0.125), (0.52, 0.120), (0.62, 0.125), (0.82, 0.10)]
+    arm = [
+        (0.0, 0.03),
+        (0.02, 0.08),
+        (0.07, 0.118),
+        (0.14, 0.14),
+        (0.22, 0.150),
+        (0.45, 0.125),
+        (0.52, 0.120),
+        (0.62, 0.125),
+        (0.82, 0.10),
+    ]
     profile = [(t, upper * half) for t, half in arm] + [(1.0, wrist * 0.165)]
-    return [((tip - 2.2 + reach * t**1.2, top - fall * t), half) for t, half in profile]
+    return [((tip - 3.4 + reach * t**1.2, top - fall * t), half) for t, half in profile]
 
 
 def _hand(body: Body, lift: float) -> list[Point]:

@@ -21,7 +21,12 @@ def draw_shoes(outfit: Outfit) -> tuple[Shape, ...]:
     low = min(shoes.cover.cm, bone)
     # The vamp from its top down over the ball of the foot to the toe.
     ball = sole + 0.45 * (low - sole)
-    side: list[tuple[float, float]] = [(half * 0.80, low), (half * 0.98, ball), (half, sole + 1.2), (half * (0.35 + 0.6 * toe), sole)]
+    side: list[tuple[float, float]] = [
+        (half * 0.80, low),
+        (half * 0.98, ball),
+        (half, sole + 1.2),
+        (half * (0.35 + 0.6 * toe), sole),
+    ]
     if shoes.is_boot:
         ease = shoes.shaft_ease or 0.0
         shaft = [
@@ -42,7 +47,9 @@ def draw_shoes(outfit: Outfit) -> tuple[Shape, ...]:
         found.append(("sole", "sole", _box(centre, half * (0.5 + 0.5 * toe), 0.0, sole)))
     if shoes.strap is not None:
         leg = body.leg_half_breadth(shoes.strap - lift) + 0.2
-        found.append(("strap", "cloth", _box(body.leg_centre(shoes.strap - lift), leg, shoes.strap - 0.6, shoes.strap + 0.6)))
+        found.append(
+            ("strap", "cloth", _box(body.leg_centre(shoes.strap - lift), leg, shoes.strap - 0.6, shoes.strap + 0.6))
+        )
     shapes = []
     for key, role, points in found:
         shapes.append(Shape(f"{key}_right", "shoes", role, tuple(points), colour))  # type: ignore[arg-type]

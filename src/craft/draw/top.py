@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from itertools import pairwise
+
 from craft.draw.bottom import EASE_SHOWS, outer
 from craft.draw.figure import SHOULDER_SLOPE, arm_path, neck_half, shoulder_line
 from craft.draw.shapes import Point, Shape, along, flipped, mirrored, steps
@@ -58,11 +60,16 @@ def _neckline(outfit: Outfit, top: WornTop) -> list[Point]:
         return [(0.0, middle), (out, edge)]
     if top.neck == "square":
         return [(0.0, middle), (out * 0.96, middle), (out, edge)]
-    return [(0.0, middle), (out * 0.45, middle + 0.12 * (edge - middle)), (out * 0.82, middle + 0.45 * (edge - middle)), (out, edge)]
+    return [
+        (0.0, middle),
+        (out * 0.45, middle + 0.12 * (edge - middle)),
+        (out * 0.82, middle + 0.45 * (edge - middle)),
+        (out, edge),
+    ]
 
 
 def _on_line(line: list[Point], x: float) -> float:
-    for (x0, y0), (x1, y1) in zip(line, line[1:], strict=False):
+    for (x0, y0), (x1, y1) in pairwise(line):
         if x0 <= x <= x1:
             return y0 + (y1 - y0) * (x - x0) / max(x1 - x0, 0.01)
     return line[-1][1]
@@ -77,16 +84,49 @@ def _bottom_edge(outfit: Outfit, top: WornTop) -> list[tuple[float, float]]:
             drop = band - 0.4 - top.blouse
             return [(1.0, drop), (0.5, drop - 0.3), (0.0, drop - 0.3), (-0.5, drop - 0.3), (-1.0, drop)]
         case "front":
-            return [(1.0, hem), (0.72, hem + 0.25 * (band - hem)), (0.45, band - 1.0), (0.0, band - 1.6), (-0.45, band - 1.0), (-0.72, hem + 0.25 * (band - hem)), (-1.0, hem)]
+            return [
+                (1.0, hem),
+                (0.72, hem + 0.25 * (band - hem)),
+                (0.45, band - 1.0),
+                (0.0, band - 1.6),
+                (-0.45, band - 1.0),
+                (-0.72, hem + 0.25 * (band - hem)),
+                (-1.0, hem),
+            ]
         case "knot":
-            return [(1.0, hem * 0.35 + band * 0.65), (0.3, band - 1.0), (0.0, band - 3.5), (-0.3, band - 1.0), (-1.0, hem * 0.35 + band * 0.65)]
+            return [
+                (1.0, hem * 0.35 + band * 0.65),
+                (0.3, band - 1.0),
+                (0.0, band - 3.5),
+                (-0.3, band - 1.0),
+                (-1.0, hem * 0.35 + band * 0.65),
+            ]
         case "half":
-            return [(1.0, band - 0.6), (0.4, band - 1.4), (0.05, band - 2.5), (-0.1, hem - 0.5), (-0.5, hem - 1.0), (-1.0, hem)]
+            return [
+                (1.0, band - 0.6),
+                (0.4, band - 1.4),
+                (0.05, band - 2.5),
+                (-0.1, hem - 0.5),
+                (-0.5, hem - 1.0),
+                (-1.0, hem),
+            ]
         case "side":
-            return [(1.0, band - 0.8), (0.75, band - 2.5), (0.3, hem * 0.75 + band * 0.25), (-0.3, hem - 0.5), (-1.0, hem)]
+            return [
+                (1.0, band - 0.8),
+                (0.75, band - 2.5),
+                (0.3, hem * 0.75 + band * 0.25),
+                (-0.3, hem - 0.5),
+                (-1.0, hem),
+            ]
         case _:
             curve = 2.5 if top.piece.kind == "shirt" else 0.6
-            return [(1.0, hem + curve * 0.6), (0.6, hem), (0.0, hem - curve * 0.2), (-0.6, hem), (-1.0, hem + curve * 0.6)]
+            return [
+                (1.0, hem + curve * 0.6),
+                (0.6, hem),
+                (0.0, hem - curve * 0.2),
+                (-0.6, hem),
+                (-1.0, hem + curve * 0.6),
+            ]
 
 
 def draw_top(outfit: Outfit) -> tuple[Shape, ...]:
@@ -110,10 +150,12 @@ def draw_top(outfit: Outfit) -> tuple[Shape, ...]:
     across = [(share * wide, height) for share, height in edge[1:-1]]
     area = [*right, *right_side, *across, *reversed(left_side), *mirrored(right)]
     colour, pattern = top.colour, top.piece.word("pattern")
-    return (*_sleeves(outfit, top, drop), Shape("top", "top", "cloth", tuple(area), colour, pattern), *_details(outfit, top, neckline, edge))
+    body_of_it = Shape("top", "top", "cloth", tuple(area), colour, pattern)
+    # Set-in sleeves lie over the armhole.
+    return (body_of_it, *_sleeves(outfit, top), *_details(outfit, top, neckline, edge))
 
 
-def _sleeves(outfit: Outfit, top: WornTop, drop: float) -> tuple[Shape, ...]:
+def _sleeves(outfit: Outfit, top: WornTop) -> tuple[Shape, ...]:
     share = SLEEVES[top.sleeve] * (0.75 if top.piece.flag("rolled") else 1.0)
     if share == 0:
         return ()
@@ -138,7 +180,7 @@ def _part_of(path: list[tuple[Point, float]], share: float) -> list[tuple[Point,
 
 def _details(outfit: Outfit, top: WornTop, neckline: list[Point], edge: list[tuple[float, float]]) -> list[Shape]:
     lines: list[tuple[str, list[Point]]] = []
-    middle = next(height for share, height in edge if abs(share) < 0.06)
+    middle = min(edge, key=lambda point: abs(point[0]))[1]
     if top.piece.kind == "shirt" and top.neck in ("open_collar", "closed_collar"):
         lines.append(("placket", [(0.0, neckline[0][1]), (0.0, middle)]))
     if top.piece.kind in ("knit", "sweatshirt") and not top.tucked:

@@ -27,11 +27,25 @@ def proportion(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     if share >= LONG_LEG:
         figure = Figure("below the break", share, LONG_LEG, "share")
         text = Sentence.of(f"The figure divides {{at}} up: {100 * share:.0f} % of it reads as leg.", at=height)
-        yield Finding("edges.proportion", "leg_lengthened", "for", 0.3 + wanted, "waist", height, figure, "Long leg, short top", text)
+        yield Finding(
+            "edges.proportion",
+            "leg_lengthened",
+            "for",
+            0.3 + wanted,
+            "waist",
+            height,
+            figure,
+            "Long leg, short top",
+            text,
+        )
     elif share <= HALF:
         figure = Figure("below the break", share, HALF, "share")
-        text = Sentence.of(f"The top part ends {{at}} up, which halves the figure: {100 * share:.0f} % below.", at=height)
-        yield Finding("edges.proportion", "chopped", "against", 0.3 + wanted, "hip", height, figure, "Half and half", text)
+        text = Sentence.of(
+            f"The top part ends {{at}} up, which halves the figure: {100 * share:.0f} % below.", at=height
+        )
+        yield Finding(
+            "edges.proportion", "chopped", "against", 0.3 + wanted, "hip", height, figure, "Half and half", text
+        )
 
 
 def top_hem(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
@@ -47,16 +61,34 @@ def top_hem(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         tucked = 0.6 if top.tucked else 1.0
         figure = Figure("hem from the fullest hip", abs(off), ON_HIP)
         text = Sentence.of(f"The hem lies {_near(off)} the fullest hip: a line across the widest place.", off=abs(off))
-        yield Finding("edges.top_hem", "hem_on_wide_place", "against", (0.3 + softened) * tucked, "hip", top.side.cm, figure, "Hem on the fullest hip", text)
+        yield Finding(
+            "edges.top_hem",
+            "hem_on_wide_place",
+            "against",
+            (0.3 + softened) * tucked,
+            "hip",
+            top.side.cm,
+            figure,
+            "Hem on the fullest hip",
+            text,
+        )
     covers = hip - 1.0 - top.side.cm
     if bottom.volume <= 0.9 and not hidden:
         figure = Figure("hem below the hip", covers, 0.0)
         if covers >= 0:
-            text = Sentence.of("The hem falls {by} below the fullest hip and covers the seat over a close leg.", by=hip - top.side.cm)
-            yield Finding("edges.covers", "covers_zone", "for", 0.3, "seat", top.side.cm, figure, "Covers the seat", text)
+            text = Sentence.of(
+                "The hem falls {by} below the fullest hip and covers the seat over a close leg.", by=hip - top.side.cm
+            )
+            yield Finding(
+                "edges.covers", "covers_zone", "for", 0.3, "seat", top.side.cm, figure, "Covers the seat", text
+            )
         elif bottom.piece.kind == "leggings":
-            text = Sentence.of("Leggings ask for a hem over the seat; this one ends {by} above the fullest hip.", by=-covers)
-            yield Finding("edges.covers", "covers_zone", "against", 0.5, "seat", top.side.cm, figure, "Seat uncovered", text)
+            text = Sentence.of(
+                "Leggings ask for a hem over the seat; this one ends {by} above the fullest hip.", by=-covers
+            )
+            yield Finding(
+                "edges.covers", "covers_zone", "against", 0.5, "seat", top.side.cm, figure, "Seat uncovered", text
+            )
 
 
 def leg_gap(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
@@ -70,11 +102,25 @@ def leg_gap(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         figure = Figure("bare leg above the boot", outfit.skin, GAP_SHOWS)
         text = Sentence.of("{gap} of bare leg stands between hem and shaft and cuts the leg in two.", gap=outfit.skin)
         weight = 0.5 if wide else 0.2
-        yield Finding("edges.gap", "leg_gap", "against", weight, "calf", middle, figure, "Gap above the boot", text, None, ("leg_cut",))
+        yield Finding(
+            "edges.gap",
+            "leg_gap",
+            "against",
+            weight,
+            "calf",
+            middle,
+            figure,
+            "Gap above the boot",
+            text,
+            None,
+            ("leg_cut",),
+        )
     elif outfit.skin == 0 and bottom.stack < 2.0 and not bottom.is_wide_hemmed:
         figure = Figure("bare leg above the boot", outfit.skin, GAP_SHOWS)
         text = Sentence.of("Hem and shaft meet: the leg stays one line.")
-        yield Finding("edges.gap", "leg_line_whole", "for", 0.3, "ankle", bottom.hem.cm, figure, "Leg in one line", text)
+        yield Finding(
+            "edges.gap", "leg_line_whole", "for", 0.3, "ankle", bottom.hem.cm, figure, "Leg in one line", text
+        )
 
 
 def _near(off: float) -> str:
@@ -89,4 +135,6 @@ def strap(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     wanted = 0.2 if aims.wanted("lengthen_legs") else 0.0
     figure = Figure("strap from the ankle bone", edge.height - outfit.lift - outfit.body.height("ankle_bone"), 0.0)
     text = Sentence.of("The strap draws a line across the ankle and cuts the leg {at} up.", at=edge.height)
-    yield Finding("edges.strap", "leg_cut", "against", 0.25 + wanted, "ankle", edge.height, figure, "Strap cuts the ankle", text)
+    yield Finding(
+        "edges.strap", "leg_cut", "against", 0.25 + wanted, "ankle", edge.height, figure, "Strap cuts the ankle", text
+    )

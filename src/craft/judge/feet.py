@@ -37,16 +37,42 @@ def weight(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         slim_shaft = not shoes.is_boot or (shoes.shaft_ease or 0) <= 4.0
         if echo and slim_shaft:
             text = Sentence.of("A heavy sole answers the wide hem. The other school would taper to a slim point.")
-            yield Finding("feet.weight", "foot_weight_answers", "for", 0.4, "foot", at, heavy, "Sole echoes the leg", text, "wide_leg_shoe")
+            yield Finding(
+                "feet.weight",
+                "foot_weight_answers",
+                "for",
+                0.4,
+                "foot",
+                at,
+                heavy,
+                "Sole echoes the leg",
+                text,
+                "wide_leg_shoe",
+            )
         else:
             text = Sentence.of("A wide hem over a heavy shoe: all the weight is at the floor.")
-            yield Finding("feet.weight", "bottom_heavy", "against", 0.75, "foot", at, heavy, "Bottom-heavy", text, "wide_leg_shoe")
+            yield Finding(
+                "feet.weight", "bottom_heavy", "against", 0.75, "foot", at, heavy, "Bottom-heavy", text, "wide_leg_shoe"
+            )
     elif wide and echo and shoes.weight <= LIGHT and shoes.rise_of_foot < LIFTS:
         text = Sentence.of("A dainty flat under so wide a hem does not answer it. The other school would let it taper.")
-        yield Finding("feet.weight", "foot_weight_answers", "against", 0.25, "foot", at, heavy, "Foot too light for the leg", text, "wide_leg_shoe")
+        yield Finding(
+            "feet.weight",
+            "foot_weight_answers",
+            "against",
+            0.25,
+            "foot",
+            at,
+            heavy,
+            "Foot too light for the leg",
+            text,
+            "wide_leg_shoe",
+        )
     elif shoes.weight >= HEAVY and bottom.volume <= 2.2 and (above >= 2.0 or bottom.volume >= 1.5):
         text = Sentence.of("The heavier shoe answers what is eased above and gives a close leg a base.")
-        yield Finding("feet.weight", "foot_weight_answers", "for", 0.35, "foot", at, heavy, "Foot answers the top", text)
+        yield Finding(
+            "feet.weight", "foot_weight_answers", "for", 0.35, "foot", at, heavy, "Foot answers the top", text
+        )
     elif shoes.weight <= LIGHT and bottom.volume <= 1.0 and above >= 3.3:
         light = Figure("weight at the foot", shoes.weight, LIGHT, "scale")
         text = Sentence.of("A dainty shoe under close legs and a big top: the figure stands on a point.")
@@ -64,10 +90,33 @@ def inside(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     figure = Figure("volume of the leg", bottom.volume, limit, "scale")
     if bottom.volume > limit:
         text = Sentence.of("There is more cloth than the shaft holds: it blouses out over the knee.")
-        yield Finding("feet.inside", "bulk_at_shaft", "against", 0.8, "knee", at, figure, "Bulk at the shaft", text, "straight_into_tall_boot", ("bottom_heavy",))
+        yield Finding(
+            "feet.inside",
+            "bulk_at_shaft",
+            "against",
+            0.8,
+            "knee",
+            at,
+            figure,
+            "Bulk at the shaft",
+            text,
+            "straight_into_tall_boot",
+            ("bottom_heavy",),
+        )
     else:
         text = Sentence.of("The leg goes into the shaft without a fold: one line to the floor.")
-        yield Finding("feet.inside", "leg_line_whole", "for", 0.35, "calf", at, figure, "Smooth into the boot", text, "straight_into_tall_boot")
+        yield Finding(
+            "feet.inside",
+            "leg_line_whole",
+            "for",
+            0.35,
+            "calf",
+            at,
+            figure,
+            "Smooth into the boot",
+            text,
+            "straight_into_tall_boot",
+        )
 
 
 def toe(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
@@ -79,11 +128,26 @@ def toe(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     lengthen = aims.wanted("lengthen_legs")
     figure = Figure("leg opening", bottom.opening, 46.0)
     if shoes.toe == "pointed" and (full or lengthen or bottom.hem_at == "ankle"):
-        text = Sentence.of("The pointed toe carries the line of the leg on past a {opening} hem.", opening=bottom.opening)
-        yield Finding("feet.toe", "toe_line", "for", 0.35 if full else 0.2, "foot", 2.0, figure, "Point carries the line", text)
+        text = Sentence.of(
+            "The pointed toe carries the line of the leg on past a {opening} hem.", opening=bottom.opening
+        )
+        yield Finding(
+            "feet.toe", "toe_line", "for", 0.35 if full else 0.2, "foot", 2.0, figure, "Point carries the line", text
+        )
     elif shoes.toe == "round" and full and shoes.rise_of_foot < LIFTS and shoes.weight < HEAVY:
         text = Sentence.of("A flat round toe under a {opening} hem stops the line short.", opening=bottom.opening)
-        yield Finding("feet.toe", "toe_line", "against", 0.3, "foot", 2.0, figure, "Round toe stops the line", text, "wide_leg_shoe")
+        yield Finding(
+            "feet.toe",
+            "toe_line",
+            "against",
+            0.3,
+            "foot",
+            2.0,
+            figure,
+            "Round toe stops the line",
+            text,
+            "wide_leg_shoe",
+        )
 
 
 def heel(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
@@ -97,7 +161,19 @@ def heel(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         wanted = 0.15 if aims.wanted("lengthen_legs") else 0.0
         text = Sentence.of("The heel lifts the leg by {lift}.", lift=shoes.rise_of_foot)
         base = 0.25 if bottom.is_wide_hemmed else 0.15
-        yield Finding("feet.heel", "heel_lift", "for", base + wanted, "foot", at, figure, "Heel lifts", text, None, ("leg_lengthened",))
+        yield Finding(
+            "feet.heel",
+            "heel_lift",
+            "for",
+            base + wanted,
+            "foot",
+            at,
+            figure,
+            "Heel lifts",
+            text,
+            None,
+            ("leg_lengthened",),
+        )
         if bottom.volume <= 0.6 and shoes.piece.word("heel_shape") == "stiletto" and shoes.heel >= HEEL_CM["high"] - 1:
             text = Sentence.of("A high thin heel with a skin-tight leg reads of another decade; a kitten heel fits.")
             yield Finding("feet.dated", "dated", "against", 0.3, "foot", at, figure, "Reads dated", text)
@@ -110,7 +186,10 @@ def limits(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     """A client who does not wear heels is not advised into them."""
     if "heels" in aims.wont and outfit.shoes.rise_of_foot >= LIFTS:
         figure = Figure("heel over the ball", outfit.shoes.rise_of_foot, LIFTS)
-        text = Sentence.of("This client does not wear heels; this one is {lift}. After an injury, ask the clinician.", lift=outfit.shoes.rise_of_foot)
+        text = Sentence.of(
+            "This client does not wear heels; this one is {lift}. After an injury, ask the clinician.",
+            lift=outfit.shoes.rise_of_foot,
+        )
         yield Finding("feet.limit", "heel_lift", "caution", 0.0, "foot", 0.0, figure, "Heels are ruled out", text)
 
 
@@ -125,7 +204,19 @@ def colour(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         figure = Figure("colour distance", apart, ONE_LINE, "share")
         text = Sentence.of("Shoe and leg are near in colour: the leg runs on to the toe.")
         weight = 0.2 + (0.1 if aims.wanted("lengthen_legs") else 0.0)
-        yield Finding("feet.colour", "leg_line_whole", "for", weight, "foot", at, figure, "Shoe continues the leg", text, None, ("leg_lengthened",))
+        yield Finding(
+            "feet.colour",
+            "leg_line_whole",
+            "for",
+            weight,
+            "foot",
+            at,
+            figure,
+            "Shoe continues the leg",
+            text,
+            None,
+            ("leg_lengthened",),
+        )
         return
     darker = lightness(bottom.colour) - lightness(shoes.colour)
     if darker < ANCHORS or top is None:
@@ -136,4 +227,16 @@ def colour(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         yield Finding("feet.colour", "colour_answered", "for", 0.25, "foot", at, figure, "Shoe answered above", text)
     else:
         text = Sentence.of("A dark shoe under a light leg holds the eye at the floor; nothing dark above answers it.")
-        yield Finding("feet.colour", "foot_anchors_eye", "against", 0.2, "foot", at, figure, "Eye stays at the foot", text, None, ("colour_unanswered",))
+        yield Finding(
+            "feet.colour",
+            "foot_anchors_eye",
+            "against",
+            0.2,
+            "foot",
+            at,
+            figure,
+            "Eye stays at the foot",
+            text,
+            None,
+            ("colour_unanswered",),
+        )

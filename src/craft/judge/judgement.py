@@ -93,7 +93,7 @@ def judge(outfit: Outfit, aims: Aims | None = None) -> Judgement:
 
 def _verdict(found: list[Finding], score: float) -> Verdict:
     worst = max((finding.weight for finding in found if finding.stance == "against"), default=0.0)
-    if worst >= DECIDES and score < 0.75 or score < 0.35:
+    if (worst >= DECIDES and score < 0.75) or score < 0.35:
         return "against"
     if score >= WORKS and worst < DECIDES:
         return "works"

@@ -30,9 +30,7 @@ def trailing(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     text = Sentence.of("The hem is {over} too long for these shoes and is trodden on.", over=over)
     yield Finding("length.trailing", "trailing_hem", "against", 0.9, "floor", 0.0, figure, "Hem on the ground", text)
     text = Sentence.of("A hem on the ground is a trip hazard on stairs, bicycles and near machines.")
-    yield Finding(
-        "length.trip_hazard", "trailing_hem", "caution", 0.0, "floor", 0.0, figure, "Trip hazard", text
-    )
+    yield Finding("length.trip_hazard", "trailing_hem", "caution", 0.0, "floor", 0.0, figure, "Trip hazard", text)
 
 
 def bunching(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
@@ -57,20 +55,48 @@ def hem_place(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     above_bone = on_body - body.height("ankle_bone")
     calf = body.height("calf")
     if bottom.hem_at in ("ankle", "ankle_bone") and not bottom.is_wide_hemmed:
-        figure = Figure("hem above the ankle bone", above_bone, body.height("narrow_ankle") + 3 - body.height("ankle_bone"))
-        text = Sentence.of("The hem ends {above} above the ankle bone, on a narrow place; it stays there in any shoe.", above=max(0.0, above_bone))
+        figure = Figure(
+            "hem above the ankle bone", above_bone, body.height("narrow_ankle") + 3 - body.height("ankle_bone")
+        )
+        text = Sentence.of(
+            "The hem ends {above} above the ankle bone, on a narrow place; it stays there in any shoe.",
+            above=max(0.0, above_bone),
+        )
         also = ("ankle_shown",) if outfit.skin else ()
         yield Finding(
-            "length.place", "hem_on_narrow_place", "for", 0.35, "ankle", height, figure, "Hem on the narrow ankle", text, None, also
+            "length.place",
+            "hem_on_narrow_place",
+            "for",
+            0.35,
+            "ankle",
+            height,
+            figure,
+            "Hem on the narrow ankle",
+            text,
+            None,
+            also,
         )
     elif abs(on_body - calf) <= ON_CALF:
         off = abs(on_body - calf)
         more = 0.15 if aims.wanted("lengthen_legs") or "calves" in aims.soften else 0.0
         full = 0.1 if body.girth("calf") > 0.235 * body.stature else 0.0
         figure = Figure("hem from the fullest calf", off, ON_CALF)
-        text = Sentence.of(f"The hem lies {'on' if off < 0.5 else '{off} from'} the fullest calf and cuts the leg where it is widest.", off=off)
+        text = Sentence.of(
+            f"The hem lies {'on' if off < 0.5 else '{off} from'} the fullest calf and cuts the leg where it is widest.",
+            off=off,
+        )
         yield Finding(
-            "length.place", "hem_on_wide_place", "against", 0.45 + more + full, "calf", height, figure, "Hem on the fullest calf", text, None, ("leg_cut",)
+            "length.place",
+            "hem_on_wide_place",
+            "against",
+            0.45 + more + full,
+            "calf",
+            height,
+            figure,
+            "Hem on the fullest calf",
+            text,
+            None,
+            ("leg_cut",),
         )
 
 
@@ -82,23 +108,55 @@ def floor_length(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     clear = bottom.falls_to
     figure = Figure("hem above the ground", clear, SKIMS_TO)
     if clear <= SKIMS_TO:
-        text = Sentence.of("The hem clears the ground by {clear} in these shoes: one line from hip to floor. For this heel only.", clear=clear)
-        yield Finding(
-            "length.floor", "leg_line_whole", "for", 0.3, "foot", clear, figure, "Skims the floor", text
+        text = Sentence.of(
+            "The hem clears the ground by {clear} in these shoes: one line from hip to floor. For this heel only.",
+            clear=clear,
         )
-    elif bottom.hem_at in ("foot", "ankle_bone", "ankle") and bottom.reads_as in ("wide", "flare") and bottom.cut != "kick_flare":
-        text = Sentence.of("The hem hangs {clear} above the ground; a leg this wide asks for {most} at most, or it reads outgrown.", clear=clear, most=SKIMS_TO)
+        yield Finding("length.floor", "leg_line_whole", "for", 0.3, "foot", clear, figure, "Skims the floor", text)
+    elif (
+        bottom.hem_at in ("foot", "ankle_bone", "ankle")
+        and bottom.reads_as in ("wide", "flare")
+        and bottom.cut != "kick_flare"
+    ):
+        text = Sentence.of(
+            "The hem hangs {clear} above the ground; a leg this wide asks for {most} at most, or it reads outgrown.",
+            clear=clear,
+            most=SKIMS_TO,
+        )
         yield Finding(
-            "length.floor", "leg_cut", "against", 0.2, "foot", clear, figure, f"Short for a {said(bottom.reads_as)} leg", text
+            "length.floor",
+            "leg_cut",
+            "against",
+            0.2,
+            "foot",
+            clear,
+            figure,
+            f"Short for a {said(bottom.reads_as)} leg",
+            text,
         )
 
 
 def cuffed_ankle(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     """A strip of bare ankle between hem and low shoe lightens the leg."""
     bottom = outfit.bottom
-    if bottom is None or outfit.shoes.is_boot or not outfit.skin or bottom.hem_at not in ("ankle", "ankle_bone", "lower_calf"):
+    if (
+        bottom is None
+        or outfit.shoes.is_boot
+        or not outfit.skin
+        or bottom.hem_at not in ("ankle", "ankle_bone", "lower_calf")
+    ):
         return
     figure = Figure("bare ankle", outfit.skin, 1.5)
     text = Sentence.of("{skin} of bare ankle shows between hem and shoe and lightens the leg.", skin=outfit.skin)
     weight = 0.25 + (0.1 if bottom.cuffed else 0.0)
-    yield Finding("length.ankle", "ankle_shown", "for", weight, "ankle", bottom.hem.cm - outfit.skin / 2, figure, "Ankle shows", text)
+    yield Finding(
+        "length.ankle",
+        "ankle_shown",
+        "for",
+        weight,
+        "ankle",
+        bottom.hem.cm - outfit.skin / 2,
+        figure,
+        "Ankle shows",
+        text,
+    )

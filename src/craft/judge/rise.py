@@ -6,13 +6,12 @@ from collections.abc import Iterator
 
 from craft.cloth.words import said
 from craft.judge.aims import Aims
-from craft.judge.finding import Figure, Finding, Sentence
+from craft.judge.finding import Figure, Finding, Sentence, Stance
 from craft.look import Outfit
 
-#: A belly this much fuller than the waist counts as a full middle, as a share of the waist (W).
-FULL_MIDDLE = 0.10
-#: ... or a waist that comes this near to the hip.
-FULL_WAIST = 0.90
+#: A belly that comes to this share of the hip counts as a full middle (W; the reference body's
+#: comes to 0.86, proportions.py).
+FULL_MIDDLE = 0.93
 #: A band this far below the navel leaves a full middle above it, cm.
 SITS_UNDER = 2.5
 #: A very high band this near under the bust rides up on a short torso, cm (W).
@@ -32,20 +31,27 @@ def label_against_truth(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         return
     label = bottom.piece.word("rise")
     own = outfit.body.lengths["front_rise_navel"].cm
-    figure = Figure("front rise", bottom.front_rise, own)
-    where = _where(bottom.from_navel)
-    lengths = {"off": abs(bottom.from_navel), "own": own}
-    if label and label != bottom.rise:
-        text = f"The label says {said(label)}; on this body the band lies {where}, which is {said(bottom.rise)}."
-        title, stance, weight, code = f"{said(bottom.rise).capitalize()}, not {said(label)}", "against", 0.45, "rise_wrong"
-    elif label:
-        text = f"The band lies {where}: {said(label)}, as the label says."
-        title, stance, weight, code = "Rise as labelled", "for", 0.2, "rise_fits"
-    else:
+    if not label:
         return
-    height = bottom.waistband.cm
+    where, truth = _where(bottom.from_navel), said(bottom.rise)
+    found: tuple[str, Stance, float, str, str]
+    if label == bottom.rise:
+        found = ("rise_fits", "for", 0.2, "Rise as labelled", f"The band lies {where}: {truth}, as the label says.")
+    else:
+        text = f"The label says {said(label)}; on this body the band lies {where}, which is {truth}."
+        found = ("rise_wrong", "against", 0.45, f"{truth.capitalize()}, not {said(label)}", text)
+    code, stance, weight, title, text = found
     yield Finding(
-        "rise.label", code, stance, weight, "waist", height, figure, title, Sentence.of(text, **lengths), "rise_naming"
+        rule="rise.label",
+        code=code,
+        stance=stance,
+        weight=weight,
+        zone="waist",
+        height=bottom.waistband.cm,
+        figure=Figure("front rise", bottom.front_rise, own),
+        title=title,
+        text=Sentence.of(text, off=abs(bottom.from_navel)),
+        school="rise_naming",
     )
 
 
@@ -54,8 +60,7 @@ def full_middle(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     bottom, body = outfit.bottom, outfit.body
     if bottom is None:
         return
-    fuller = body.girth("belly") / body.girth("waist") - 1
-    if fuller < FULL_MIDDLE and body.girth("waist") / body.girth("hip") < FULL_WAIST and "middle" not in aims.soften:
+    if body.girth("belly") / body.girth("hip") < FULL_MIDDLE and "middle" not in aims.soften:
         return
     school = outfit.schools.position("full_middle_rise")
     stretch = "stretch" in bottom.piece.fabric or bottom.piece.kind == "leggings"
@@ -63,11 +68,20 @@ def full_middle(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     figure = Figure("band from the navel", bottom.from_navel, -SITS_UNDER)
     off = {"off": abs(bottom.from_navel)}
 
-    def found(stance: str, weight: float, title: str, text: str) -> Finding:
+    def found(stance: Stance, weight: float, title: str, text: str) -> Finding:
         code = "rise_fits" if stance == "for" else "rise_wrong"
         sentence = Sentence.of(text, **off)
         return Finding(
-            "rise.middle", code, stance, weight, "middle", height, figure, title, sentence, "full_middle_rise"  # type: ignore[arg-type]
+            "rise.middle",
+            code,
+            stance,
+            weight,
+            "middle",
+            height,
+            figure,
+            title,
+            sentence,
+            "full_middle_rise",
         )
 
     if bottom.from_navel < -SITS_UNDER:
@@ -80,7 +94,9 @@ def full_middle(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         text = f"A stretchy band {_where(bottom.from_navel)} moulds the middle and pushes it out."
         yield found("against", 0.4, "High stretch band moulds", text)
     elif school == "cross_middle" and abs(bottom.from_navel) <= 2.5 and not stretch:
-        yield found("for", 0.4, "Mid band crosses flat", f"A firm band {_where(bottom.from_navel)} crosses the middle flat.")
+        yield found(
+            "for", 0.4, "Mid band crosses flat", f"A firm band {_where(bottom.from_navel)} crosses the middle flat."
+        )
 
 
 def rides_up(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
@@ -90,7 +106,9 @@ def rides_up(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         return
     room = outfit.body.height("under_bust") + outfit.lift - bottom.waistband.cm
     if room < RIDES_UP and bottom.from_navel > 2.5:
-        text = Sentence.of("Only {room} are left between the band and the under-bust; on a torso this short it rides up.", room=room)
+        text = Sentence.of(
+            "Only {room} are left between the band and the under-bust; on a torso this short it rides up.", room=room
+        )
         figure = Figure("room under the bust", room, RIDES_UP)
         yield Finding(
             "rise.rides_up", "torso_shortened", "against", 0.35, "waist", bottom.waistband.cm, figure, "Rides up", text

@@ -6,6 +6,7 @@ from collections.abc import Iterator
 
 from craft.judge.aims import Aims
 from craft.judge.finding import Figure, Finding, Sentence
+from craft.judge.rise import FULL_MIDDLE
 from craft.look import Outfit
 from craft.wear.ease import fit_word
 from craft.wear.top import BULK_SHOWS
@@ -30,7 +31,18 @@ def contrast(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         figure = Figure("the looser half", max(above, below), CLOSE, "scale")
         text = Sentence.of(f"Close all over ({pair}): nothing eases, and every line shows.")
         weight = 0.5 + (0.15 if above + below < 0.8 else 0.0)
-        yield Finding("volume.contrast", "all_close", "against", weight, "whole", height, figure, "Close all over", text, "volume_rule")
+        yield Finding(
+            "volume.contrast",
+            "all_close",
+            "against",
+            weight,
+            "whole",
+            height,
+            figure,
+            "Close all over",
+            text,
+            "volume_rule",
+        )
     elif above >= LOOSE and below >= LOOSE:
         yield from _loose(outfit, above, below, height, pair, school)
     elif abs(above - below) >= APART:
@@ -38,7 +50,18 @@ def contrast(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         eased, close = ("above", "below") if above > below else ("below", "above")
         text = Sentence.of(f"Eased {eased}, close {close} ({pair}): each makes the other read.")
         weight = min(0.5, 0.25 + 0.12 * abs(above - below))
-        yield Finding("volume.contrast", "contrast_of_ease", "for", weight, "whole", height, figure, "Ease answers close", text, "volume_rule")
+        yield Finding(
+            "volume.contrast",
+            "contrast_of_ease",
+            "for",
+            weight,
+            "whole",
+            height,
+            figure,
+            "Ease answers close",
+            text,
+            "volume_rule",
+        )
 
 
 def _loose(outfit: Outfit, above: float, below: float, height: float, pair: str, school: str) -> Iterator[Finding]:
@@ -47,13 +70,36 @@ def _loose(outfit: Outfit, above: float, below: float, height: float, pair: str,
     ankle = bool(outfit.skin)
     if school == "relaxed" and (ankle or rescued):
         text = Sentence.of(f"Eased both ways ({pair}), and skin at the ankle or a marked waist keeps the person in it.")
-        yield Finding("volume.contrast", "contrast_of_ease", "for", 0.2, "whole", height, figure, "Eased both ways", text, "volume_rule")
+        yield Finding(
+            "volume.contrast",
+            "contrast_of_ease",
+            "for",
+            0.2,
+            "whole",
+            height,
+            figure,
+            "Eased both ways",
+            text,
+            "volume_rule",
+        )
         return
     weight = 0.35 if rescued else 0.75
     marked = " The waist is marked, which helps." if rescued else ""
     text = Sentence.of(f"Loose all over ({pair}): it reads bigger than the body and hides the person.{marked}")
     also = () if rescued else ("shapeless", "too_much_cloth")
-    yield Finding("volume.contrast", "all_loose", "against", weight, "whole", height, figure, "Loose all over", text, "volume_rule", also)
+    yield Finding(
+        "volume.contrast",
+        "all_loose",
+        "against",
+        weight,
+        "whole",
+        height,
+        figure,
+        "Loose all over",
+        text,
+        "volume_rule",
+        also,
+    )
 
 
 def waist(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
@@ -68,10 +114,22 @@ def waist(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     if marked >= MARKED:
         how = "the band shows" if top.tucked else "the top follows it"
         text = Sentence.of(f"The waist is marked: {how}.")
-        yield Finding("volume.waist", "waist_marked", "for", 0.25 + 0.1 * marked + wanted, "waist", height, figure, "Waist marked", text)
+        yield Finding(
+            "volume.waist",
+            "waist_marked",
+            "for",
+            0.25 + 0.1 * marked + wanted,
+            "waist",
+            height,
+            figure,
+            "Waist marked",
+            text,
+        )
     elif marked <= LOST and top.volume >= 1.8 and bottom.volume >= 1.8:
         text = Sentence.of("The top hangs past the waist over an eased leg, and nothing says where the waist is.")
-        yield Finding("volume.waist", "waist_lost", "against", 0.3 + wanted, "waist", height, figure, "Waist lost", text)
+        yield Finding(
+            "volume.waist", "waist_lost", "against", 0.3 + wanted, "waist", height, figure, "Waist lost", text
+        )
 
 
 def tuck_bulk(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
@@ -82,7 +140,17 @@ def tuck_bulk(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     figure = Figure("cloth under the band", top.bulk, BULK_SHOWS, "share")
     text = Sentence.of("This much cloth under the band makes a roll around the middle.")
     weight = min(0.6, 0.35 + 0.4 * (top.bulk - BULK_SHOWS))
-    yield Finding("volume.tuck_bulk", "bulk_at_tuck", "against", weight, "waist", bottom.waistband.cm, figure, "Bulk at the tuck", text)
+    yield Finding(
+        "volume.tuck_bulk",
+        "bulk_at_tuck",
+        "against",
+        weight,
+        "waist",
+        bottom.waistband.cm,
+        figure,
+        "Bulk at the tuck",
+        text,
+    )
 
 
 def cling(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
@@ -90,9 +158,14 @@ def cling(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     top, body = outfit.top, outfit.body
     if top is None or top.volume > 0.6:
         return
-    full = body.girth("belly") / body.girth("hip") >= 0.95 or bool(aims.soften & {"middle", "bust"})
+    full = body.girth("belly") / body.girth("hip") >= FULL_MIDDLE or bool(aims.soften & {"middle", "bust"})
     if not full:
         return
     figure = Figure("ease at the bust", top.ease * body.girth("bust"), 0.0)
-    text = Sentence.of("The top is {by} smaller than the body and shows what is under it; skim instead.", by=max(0.0, -top.ease * body.girth("bust")))
-    yield Finding("volume.cling", "clings", "against", 0.45, "middle", body.height("navel") + outfit.lift, figure, "Clings", text)
+    text = Sentence.of(
+        "The top is {by} smaller than the body and shows what is under it; skim instead.",
+        by=max(0.0, -top.ease * body.girth("bust")),
+    )
+    yield Finding(
+        "volume.cling", "clings", "against", 0.45, "middle", body.height("navel") + outfit.lift, figure, "Clings", text
+    )

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass, replace
+from itertools import pairwise
 from typing import NamedTuple
 
 from craft.body import Body
@@ -103,7 +104,7 @@ class WornBottom:
     def girth_at(self, height: float) -> float:
         """Girth of one garment leg at a height above the ground, cm."""
         points = self.leg
-        for (h1, g1), (h0, g0) in zip(points, points[1:], strict=False):
+        for (h1, g1), (h0, g0) in pairwise(points):
             if height >= h0:
                 return g1 if height >= h1 else g0 + (g1 - g0) * (height - h0) / max(h1 - h0, 0.01)
         return points[-1][1]

@@ -113,9 +113,7 @@ def wear_shoes(body: Body, piece: Piece) -> WornShoes:
     if shaft_ease is not None:
         weight += 0.1 + 0.06 * max(0.0, shaft_ease - PLAIN_SHAFT_EASE)
     toe = piece.word("toe") or row.toe
-    return WornShoes(
-        piece, heel, platform, cover, shaft_ease, strap, toe, bulk, foot * BULK_BREADTH[bulk], weight
-    )
+    return WornShoes(piece, heel, platform, cover, shaft_ease, strap, toe, bulk, foot * BULK_BREADTH[bulk], weight)
 
 
 def _cover(body: Body, piece: Piece, row: ShoeRow, heel: float, platform: float) -> Landing:

@@ -34,9 +34,7 @@ class Doubtful(Exception):
 
 def readings_in_force(client: Client) -> dict[str, Reading]:
     """The newest reading of each measure; withdrawn ones are left out."""
-    newest = (
-        Reading.objects.filter(session__client=client).order_by("measure", "-taken_at", "-id").distinct("measure")
-    )
+    newest = Reading.objects.filter(session__client=client).order_by("measure", "-taken_at", "-id").distinct("measure")
     return {reading.measure: reading for reading in newest if reading.cm is not None}
 
 

@@ -16,6 +16,7 @@ from craft.cloth.words import said
 from craft.draw import Shape
 from craft.judge import Finding
 from craft.look import Outfit
+from craft.schools import Schools
 from craft.units import Unit
 from craft.wear.top import top_length
 
@@ -111,6 +112,8 @@ class AssessmentOut(Schema):
     break_at: float | None
     below_share: float | None
     figures: dict[str, list[FigureOut]]
+    #: What goes without saying, by slot and key: the plain middle of the piece's kind.
+    usual: dict[str, dict[str, str]]
     findings: list[FindingOut]
     verdict: Literal["works", "watch", "against"] | None
     score: float | None
@@ -145,7 +148,11 @@ def assessment_out(assessment: Assessment, unit: Unit) -> AssessmentOut:
         break_at=outfit.break_at,
         below_share=outfit.below_share,
         figures=_figures(outfit),
-        findings=[_finding(finding, assessment.mends.get(finding.rule), unit) for finding in judgement.findings],
+        usual=_usual(outfit),
+        findings=[
+            _finding(finding, assessment.mends.get(finding.rule), unit, outfit.schools)
+            for finding in judgement.findings
+        ],
         verdict=judgement.verdict if dressed else None,
         score=round(judgement.score, 3) if dressed else None,
         leading=[finding.title for finding in judgement.leading],
@@ -178,7 +185,13 @@ def _shape(reading: ShapeReading) -> ShapeOut:
     )
 
 
-def _finding(finding: Finding, mend: Mend | None, unit: Unit) -> FindingOut:
+def _view(finding: Finding, schools: Schools) -> str | None:
+    """Which view of the trade this is, where practitioners differ."""
+    school = finding.school
+    return f"{said(school)}: {said(schools.position(school))}" if school else None
+
+
+def _finding(finding: Finding, mend: Mend | None, unit: Unit, schools: Schools) -> FindingOut:
     against = finding.stance == "against"
     return FindingOut(
         rule=finding.rule,
@@ -190,7 +203,7 @@ def _finding(finding: Finding, mend: Mend | None, unit: Unit) -> FindingOut:
         title=finding.title,
         text=finding.text.say(unit),
         figure=finding.figure.say(unit),
-        school=finding.school,
+        school=_view(finding, schools),
         mend=MendOut(slot=mend.slot, change=dict(mend.change), text=mend.text.say(unit), score=round(mend.score, 3))
         if mend and against
         else None,
@@ -231,6 +244,20 @@ def _figures(outfit: Outfit) -> dict[str, list[FigureOut]]:
         ]
         for slot, rows in found.items()
     }
+
+
+def _usual(outfit: Outfit) -> dict[str, dict[str, str]]:
+    """The words the engine put in for those a piece does not say."""
+    found: dict[str, dict[str, str]] = {}
+    top, bottom, shoes = outfit.top, outfit.bottom, outfit.shoes
+    if top:
+        landed = next(edge.at for edge in outfit.edges if edge.key == "top_hem")
+        found["top"] = {"fit": top.fit, "hem": landed, "neck": top.neck, "sleeve": top.sleeve, "colour": top.colour}
+    if bottom:
+        found["bottom"] = {"cut": bottom.cut, "rise": bottom.rise, "hem": bottom.hem_at, "colour": bottom.colour}
+    if shoes.piece:
+        found["shoes"] = {"toe": shoes.toe, "bulk": shoes.bulk, "colour": shoes.colour}
+    return found
 
 
 def _taken(outfit: Outfit, slot: str, key: str) -> bool:

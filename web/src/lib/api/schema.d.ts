@@ -724,6 +724,12 @@ export interface components {
             figures: {
                 [key: string]: components["schemas"]["FigureOut"][];
             };
+            /** Usual */
+            usual: {
+                [key: string]: {
+                    [key: string]: string;
+                };
+            };
             /** Findings */
             findings: components["schemas"]["FindingOut"][];
             /** Verdict */

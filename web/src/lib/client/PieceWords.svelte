@@ -80,6 +80,7 @@
     ];
   });
   const figures = $derived(desk.assessment?.figures[slot] ?? []);
+  const usual = (key: string) => said(desk.assessment?.usual[slot]?.[key] ?? "as usual");
   const value = (key: keyof Piece) => piece?.[key] as string | null | undefined;
 
   function change(key: string, word: unknown) {
@@ -115,7 +116,7 @@
           label={row.label}
           value={value(row.key)}
           choices={row.choices}
-          usual={row.usual}
+          usual={row.usual ?? usual(row.key)}
           swatches={row.key === "colour" ? swatches : undefined}
           onchange={(word) => change(row.key, word)}
         />

@@ -22,7 +22,7 @@
   let opened = $state<Record<string, boolean>>({});
   const isOpen = (finding: Finding) =>
     opened[finding.rule + finding.code] ??
-    (finding.stance !== "for" || assessment.leading.includes(finding.title));
+    (finding.stance === "caution" || assessment.leading.includes(finding.title));
 
   const GUTTER = 26;
   const wanted = $derived(shown.map((finding) => scale.y(finding.height)));
@@ -64,7 +64,7 @@
         {#if isOpen(finding)}
           <p class="pl-[21px] text-sm leading-snug">{finding.text}</p>
           {#if !studio.turned}
-            <p class="pl-[21px] text-xs text-bark">{finding.figure}</p>
+            <p class="pl-[21px] text-xs text-bark">{finding.figure}{finding.school ? ` · ${finding.school}` : ""}</p>
           {/if}
           {#if finding.mend && !studio.turned}
             <button class="mend quiet ml-[21px] text-left text-sm text-leaf" onclick={() => onmend(finding)}>

@@ -34,8 +34,7 @@
       <path d="M{from} {edge.y}H{label - 10}L{label - 3} {top + ROW / 2}H{label}" />
       <text x={label + 4} y={top + 11} class="name">{edge.name}</text>
       <text x={label + 4} y={top + 24} class="at">
-        {#if !studio.turned}{length(edge.height, studio.unit)} ·
-        {/if}{edge.at}
+        {studio.turned ? edge.at : `${length(edge.height, studio.unit)} · ${edge.at}`}
       </text>
     </g>
   {/each}

@@ -52,7 +52,7 @@
 </defs>
 
 <!-- Outline first, then the areas over it, so that arms and trunk read as one figure. -->
-<g class="outline">
+<g class="contour">
   {#each body as shape (shape.key)}<polygon points={path(shape)} />{/each}
 </g>
 <g class="skin">
@@ -80,7 +80,7 @@
 {/each}
 
 <style>
-  .outline polygon {
+  .contour polygon {
     fill: none;
     stroke: #8f7a62;
     stroke-width: 2.4;

@@ -42,8 +42,8 @@
     {@const y = (places[i] ?? 0) + 6}
     <path class="pin" class:settled={mark.settled} d="M{x} {mark.at}H{x + 7}L{x + 14} {y}H{x + 18}" />
     <text class="landmark" class:settled={mark.settled} x={x + 21} y={y + 3.5}>
-      {mark.label.replace(" height", "")}{#if !studio.turned}
-        <tspan class="at">{figure(mark.cm, studio.unit)}</tspan>{/if}
+      <tspan>{mark.label.replace(" height", "")}</tspan>
+      {#if !studio.turned}<tspan dx="3">{figure(mark.cm, studio.unit)}</tspan>{/if}
     </text>
   {/each}
 </g>

@@ -30,8 +30,6 @@
     <Figure shapes={assessment.shapes} {middle} {chosen} {onchoose} />
     <Edges edges={assessment.edges} from={RULE + 108} label={scale.width - LABELS} {chosen} />
     <Rule landmarks={assessment.landmarks} lift={assessment.lift} x={RULE} />
-    <line class="floor" x1="0" x2={scale.width} y1={scale.floor} y2={scale.floor} />
-    <text class="floor-name" x={RULE} y={scale.floor + 17}>floor</text>
   </svg>
   <ol class="sr-only" aria-label="Edges, top to bottom">
     {#each assessment.edges as edge (edge.key)}
@@ -43,14 +41,3 @@
     {/each}
   </ol>
 </div>
-
-<style>
-  .floor {
-    stroke: var(--color-walnut);
-    stroke-width: 2;
-  }
-  .floor-name {
-    font-size: 11px;
-    fill: var(--color-bark);
-  }
-</style>

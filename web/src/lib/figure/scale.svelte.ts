@@ -2,8 +2,7 @@
 import { getContext, setContext } from "svelte";
 
 const KEY = Symbol("rule");
-/** Room under the floor line and above the crown, px. */
-const BELOW = 26;
+/** Room above the crown, px. The floor is the lower edge of the stage. */
 const ABOVE = 14;
 
 export class RuleScale {
@@ -14,11 +13,11 @@ export class RuleScale {
   tall = $state(170);
 
   get perCm(): number {
-    return Math.max(1, (this.height - BELOW - ABOVE) / this.tall);
+    return Math.max(1, (this.height - ABOVE) / this.tall);
   }
 
   get floor(): number {
-    return this.height - BELOW;
+    return this.height;
   }
 
   /** Pixels from the top of the stage for a height above the floor. */

@@ -20,7 +20,7 @@
 </script>
 
 <header class="flex h-12 shrink-0 items-center gap-4 border-b border-rule px-4">
-  <a href="/people" class="heading flex items-center gap-2 text-lg">
+  <a href="/people" class="flex shrink-0 items-center gap-2 text-bark">
     <img src="/leaf.svg" alt="" width="22" height="22" />Basilwood
   </a>
   {@render children?.()}

@@ -185,22 +185,33 @@
       <div class="stage min-h-0 min-w-0">
         <Stage {assessment} name={client?.name ?? ""} {chosen} onchoose={choose} />
       </div>
-      <div class="reasons flex min-h-0 min-w-0 flex-col">
-        <Verdict {assessment} trouble={desk.trouble} pieces={desk.draft.list.length} />
-        <Reasons {assessment} onmend={mend} />
-      </div>
+      <div class="reasons min-h-0 min-w-0"><Reasons {assessment} onmend={mend} /></div>
+      <div class="under"><Verdict {assessment} trouble={desk.trouble} pieces={desk.draft.list.length} /></div>
     </main>
   {/if}
 </div>
 <Help bind:open={help} />
 
 <style>
+  /* The floor line runs under figure and reasons alike; what the look comes to is said below it. */
   .table {
     display: grid;
-    grid-template: minmax(0, 1fr) / 19.5rem minmax(22rem, 1fr) 23rem;
+    grid-template:
+      "panel stage reasons" minmax(0, 1fr)
+      "panel under under" auto / 19.5rem minmax(22rem, 1fr) 22rem;
   }
   .panel {
+    grid-area: panel;
     border-right: 1px solid var(--color-rule);
+  }
+  .stage {
+    grid-area: stage;
+  }
+  .reasons {
+    grid-area: reasons;
+  }
+  .under {
+    grid-area: under;
   }
   .step {
     border-bottom: 3px solid transparent;
@@ -209,31 +220,21 @@
     border-bottom-color: var(--color-leaf);
     font-weight: 600;
   }
-  .stage,
-  .reasons {
-    position: relative;
-  }
-  .reasons {
-    grid-row: 1;
-    grid-column: 3;
-  }
   @media (max-width: 1100px) {
     .table {
-      grid-template: minmax(0, 1fr) / 17.5rem minmax(20rem, 1fr) 17rem;
+      grid-template-columns: 17.5rem minmax(20rem, 1fr) 17rem;
     }
   }
   @media (max-width: 960px) {
     .table {
-      grid-template: minmax(0, 1.45fr) minmax(0, 1fr) / minmax(0, 1fr) 21rem;
+      grid-template:
+        "stage reasons" minmax(0, 1.45fr)
+        "under under" auto
+        "panel panel" minmax(0, 1fr) / minmax(0, 1fr) 20rem;
     }
     .panel {
-      grid-row: 2;
-      grid-column: 1 / 3;
       border-right: 0;
       border-top: 1px solid var(--color-rule);
-    }
-    .reasons {
-      grid-column: 2;
     }
   }
 </style>
