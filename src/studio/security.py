@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
+from typing import Any
 
 from django.http import HttpRequest, HttpResponse, JsonResponse
 
@@ -28,3 +29,9 @@ def csrf_failure(request: HttpRequest, reason: str = "") -> JsonResponse:
     return JsonResponse(
         {"message": "This page has been open too long. Load it again; what you saved is safe."}, status=403
     )
+
+
+def locked_out(request: HttpRequest, response: Any = None, credentials: Any = None, **more: Any) -> JsonResponse:
+    """Too many misses at sign-in from one place: say how long to wait."""
+    told = {"message": "Too many tries. Wait a quarter of an hour, then try again.", "field": "password"}
+    return JsonResponse(told, status=429)

@@ -64,11 +64,13 @@ AUTH_PASSWORD_VALIDATORS = [
     {"NAME": "django.contrib.auth.password_validation.CommonPasswordValidator"},
 ]
 # Sign-in is slowed after five misses of one address from one place, for a quarter of an hour.
+AXES_USERNAME_FORM_FIELD = "username"
 AXES_FAILURE_LIMIT = 5
 AXES_COOLOFF_TIME = 0.25
 AXES_LOCKOUT_PARAMETERS = [["username", "ip_address"]]
 AXES_RESET_ON_SUCCESS = True
 AXES_VERBOSE = False
+AXES_LOCKOUT_CALLABLE = "studio.security.locked_out"
 
 SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = SECURE_SSL_REDIRECT = SECURE
 SESSION_COOKIE_SAMESITE = CSRF_COOKIE_SAMESITE = "Strict"

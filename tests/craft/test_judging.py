@@ -151,7 +151,11 @@ def test_a_wide_leg_is_drawn_as_wide_as_its_numbers_say() -> None:
 def test_schools_change_the_judgement_and_limits_are_kept() -> None:
     look = Look.of([{"is": "jeans", "cut": "wide", "hem": "foot"}, {"is": "sandals", "bulk": "chunky"}])
     stances = {
-        position: {f.stance for f in judge(compose(BODY, look, Schools.of({"wide_leg_shoe": position}))).findings if f.rule == "feet.weight"}
+        position: {
+            f.stance
+            for f in judge(compose(BODY, look, Schools.of({"wide_leg_shoe": position}))).findings
+            if f.rule == "feet.weight"
+        }
         for position in ("taper", "echo")
     }
     assert stances == {"taper": {"against"}, "echo": {"for"}}

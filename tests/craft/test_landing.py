@@ -18,7 +18,13 @@ from craft.wear.shoes import barefoot_on
 
 BODY = Body.of(
     Measures.of(
-        {"stature": 165, "crotch_height": 76, "narrow_ankle_height": 10.5, "ankle_bone_height": 6.8, "calf_height": 31.5}
+        {
+            "stature": 165,
+            "crotch_height": 76,
+            "narrow_ankle_height": 10.5,
+            "ankle_bone_height": 6.8,
+            "calf_height": 31.5,
+        }
     )
 )
 cuts = st.sampled_from(sorted(CUTS))
@@ -36,7 +42,7 @@ def test_a_heel_raises_the_floor_clearance_and_leaves_the_ankle(cut: str, inseam
     assert lifted.falls_to - flat.falls_to == pytest.approx(heel)
     if flat.falls_to > 4:
         assert lifted.falls_to - heel == pytest.approx(flat.falls_to)
-        assert lifted.hem_at == flat.hem_at or heel > 0 and flat.hem_at in ("foot", "floor")
+        assert lifted.hem_at == flat.hem_at or (heel > 0 and flat.hem_at in ("foot", "floor"))
 
 
 @given(cuts, inseams, st.floats(0.1, 15))

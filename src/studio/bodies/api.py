@@ -7,7 +7,7 @@ from typing import Any, Literal
 from uuid import UUID
 
 from django.http import HttpRequest
-from ninja import Router, Schema
+from ninja import Router, Schema, Status
 from pydantic import Field
 
 from craft.body.measures import MEASURES, kind_of
@@ -122,16 +122,19 @@ def take(request: HttpRequest, client_id: UUID, given: ReadingIn) -> Any:
     except services.Overtaken as late:
         current = reading_out(late.current) if late.current else None
         who = current.taken_by if current else "Somebody"
-        return 409, OvertakenOut(message=f"{who} took this measure meanwhile.", field=given.measure, current=current)
+        return Status(
+            409, OvertakenOut(message=f"{who} took this measure meanwhile.", field=given.measure, current=current)
+        )
     except services.Doubtful as asked:
         doubt = asked.doubt
-        return 422, DoubtOut(
+        told = DoubtOut(
             message=doubt.text,
             field=given.measure,
             reason=doubt.reason,
             refused=doubt.refused,
             suggested_cm=doubt.suggested_cm,
         )
+        return Status(422, told)
     return Kept(reading=reading_out(reading) if reading else None)
 
 

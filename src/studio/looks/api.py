@@ -7,7 +7,7 @@ from typing import Any
 from uuid import UUID
 
 from django.http import HttpRequest
-from ninja import Router, Schema
+from ninja import Router, Schema, Status
 from pydantic import Field
 
 from craft.cloth import words
@@ -115,7 +115,7 @@ def looks(request: HttpRequest, client_id: UUID) -> Any:
 def keep(request: HttpRequest, client_id: UUID, given: LookIn) -> Any:
     """Keep a new look."""
     pieces = [said(piece) for piece in given.pieces]
-    return 201, look_out(services.keep_look(request.user, client_id, given.name, pieces))
+    return Status(201, look_out(services.keep_look(request.user, client_id, given.name, pieces)))
 
 
 @router.put("/looks/{uuid:look_id}", response=LookOut, exclude_none=True, by_alias=True)
@@ -129,7 +129,7 @@ def change(request: HttpRequest, look_id: UUID, given: LookChange) -> Any:
 def remove(request: HttpRequest, look_id: UUID) -> Any:
     """Take a look away; can be undone."""
     services.remove_look(request.user, look_id)
-    return 204, None
+    return Status(204, None)
 
 
 @router.post("/looks/{uuid:look_id}/restore", response=LookOut, exclude_none=True, by_alias=True)

@@ -9,7 +9,7 @@ from uuid import UUID
 from django.contrib.auth import authenticate, login, logout
 from django.http import HttpRequest
 from django.middleware.csrf import get_token
-from ninja import Router, Schema
+from ninja import Router, Schema, Status
 from ninja.errors import HttpError
 from ninja.utils import check_csrf
 
@@ -87,19 +87,17 @@ def who(request: HttpRequest) -> Any:
     """Who is signed in; also hands out the token that every write needs."""
     get_token(request)
     if not request.user.is_authenticated:
-        return 401, Refusal(message="Sign in to go on.")
+        return Status(401, Refusal(message="Sign in to go on."))
     return _me(request.user)
 
 
 @router.post("/session", response={200: Me, 401: Refusal, 429: Refusal}, auth=not_forged)
 def sign_in(request: HttpRequest, given: SignIn) -> Any:
-    """Sign in with an email address and a password."""
+    """Sign in with an email address and a password; too many misses are answered by security.locked_out."""
     email = given.email.strip().lower()[:254]
     member = authenticate(request=request, username=email, password=given.password[:1000])
-    if getattr(request, "axes_locked_out", False):
-        return 429, Refusal(message="Too many tries. Wait a quarter of an hour, then try again.", field="password")
     if member is None:
-        return 401, Refusal(message="This email address and password do not go together.", field="password")
+        return Status(401, Refusal(message="This email address and password do not go together.", field="password"))
     login(request, member)
     return _me(member)  # type: ignore[arg-type]
 
@@ -108,7 +106,7 @@ def sign_in(request: HttpRequest, given: SignIn) -> Any:
 def sign_out(request: HttpRequest) -> Any:
     """Sign out; harmless when nobody is signed in."""
     logout(request)
-    return 204, None
+    return Status(204, None)
 
 
 @router.get("/schools", response=list[School])
@@ -142,7 +140,7 @@ def clients(request: HttpRequest) -> Any:
 @router.post("/clients", response={201: ClientRow})
 def add_client(request: HttpRequest, given: ClientIn) -> Any:
     """Add a client."""
-    return 201, row_of(services.add_client(request.user, given.name, given.note))
+    return Status(201, row_of(services.add_client(request.user, given.name, given.note)))
 
 
 @router.patch("/clients/{uuid:client_id}", response={200: ClientRow})
@@ -156,7 +154,7 @@ def change_client(request: HttpRequest, client_id: UUID, change: ClientChange) -
 def remove_client(request: HttpRequest, client_id: UUID) -> Any:
     """Take a client off the list; can be undone."""
     services.remove_client(request.user, client_id)
-    return 204, None
+    return Status(204, None)
 
 
 @router.post("/clients/{uuid:client_id}/restore", response={200: ClientRow})

@@ -1,16 +1,16 @@
 <script lang="ts">
   import "../app.css";
+  import { onMount } from "svelte";
   import { goto } from "$app/navigation";
-  import { page } from "$app/state";
-  import { QueryClient, QueryClientProvider } from "@tanstack/svelte-query";
+  import { navigating, page } from "$app/state";
   import { studio } from "$lib/studio.svelte";
   import { notice } from "$lib/ui/notice.svelte";
 
   const { children } = $props();
-  const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, staleTime: 5_000 } } });
   let ready = $state(false);
 
-  $effect(() => {
+  onMount(() => {
+    document.querySelector("#opening")?.remove();
     void studio.load().then(() => (ready = true));
   });
   $effect(() => {
@@ -19,13 +19,12 @@
   });
 </script>
 
-<QueryClientProvider client={queries}>
-  {#if !ready}
-    <p class="p-6 text-bark" role="status">Opening…</p>
-  {:else if studio.me || page.url.pathname.startsWith("/sign-in")}
-    {@render children()}
-  {/if}
-</QueryClientProvider>
+{#if !ready}
+  <p class="p-6 text-bark" role="status">Opening…</p>
+{:else if studio.me || page.url.pathname.startsWith("/sign-in")}
+  {@render children()}
+{/if}
+{#if navigating.to}<p class="fixed top-0 right-0 bg-paper px-3 py-1 text-sm" role="status">Opening…</p>{/if}
 <div aria-live="polite" class="fixed bottom-3 left-1/2 z-50 -translate-x-1/2">
   {#if notice.text}
     <p class="flex items-center gap-3 bg-walnut px-4 py-2 text-paper">

@@ -63,10 +63,3 @@ export async function ask<T>(answer: Promise<Answer<T>>): Promise<{ data: T } | 
     return { refusal: { status: 0, message: "The server does not answer. What you typed stays here." } };
   }
 }
-
-/** For queries: the data, or the refusal thrown. */
-export async function must<T>(answer: Promise<Answer<T>>): Promise<T> {
-  const told = await ask(answer);
-  if ("refusal" in told) throw new Error(told.refusal.message);
-  return told.data;
-}

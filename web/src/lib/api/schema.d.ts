@@ -19,7 +19,7 @@ export interface paths {
         put?: never;
         /**
          * Sign In
-         * @description Sign in with an email address and a password.
+         * @description Sign in with an email address and a password; too many misses are answered by security.locked_out.
          */
         post: operations["studio_people_api_sign_in"];
         /**

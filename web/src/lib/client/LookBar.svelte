@@ -24,7 +24,10 @@
   }
 </script>
 
-<div class="flex min-h-11 shrink-0 flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule px-4 py-1">
+<section
+  aria-label="Look"
+  class="flex min-h-11 shrink-0 flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule px-4 py-1"
+>
   <label class="flex items-center gap-2 text-sm text-bark">
     Look
     <input
@@ -74,4 +77,4 @@
       <button class="press" onclick={() => draft.takeTheirs()}>Take theirs</button>
     </div>
   {/if}
-</div>
+</section>

@@ -95,7 +95,7 @@
 
 <section class="border-t border-grain pt-1.5 pb-2" aria-labelledby="slot-{slot}" onfocusin={onchoose}>
   <div class="flex items-baseline gap-2">
-    <h3 id="slot-{slot}" class="heading w-16 shrink-0 {chosen ? 'text-leaf' : ''}">{TITLES[slot]}</h3>
+    <h2 id="slot-{slot}" class="heading w-16 shrink-0 {chosen ? 'text-leaf' : ''}">{TITLES[slot]}</h2>
     <div class="grow">
       <Word
         label="kind"

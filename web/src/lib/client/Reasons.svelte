@@ -64,7 +64,9 @@
         {#if isOpen(finding)}
           <p class="pl-[21px] text-sm leading-snug">{finding.text}</p>
           {#if !studio.turned}
-            <p class="pl-[21px] text-xs text-bark">{finding.figure}{finding.school ? ` · ${finding.school}` : ""}</p>
+            <p class="pl-[21px] text-xs text-bark">
+              {finding.figure}{finding.school ? ` · ${finding.school}` : ""}
+            </p>
           {/if}
           {#if finding.mend && !studio.turned}
             <button class="mend quiet ml-[21px] text-left text-sm text-leaf" onclick={() => onmend(finding)}>

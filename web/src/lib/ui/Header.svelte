@@ -28,7 +28,7 @@
     <button
       class="quiet"
       onclick={() => void otherUnit()}
-      aria-label="Units: {studio.unit}. Change to {studio.unit === 'cm' ? 'inches' : 'cm'}"
+      title="Change to {studio.unit === 'cm' ? 'inches' : 'cm'}"
     >
       {studio.unit === "cm" ? "cm" : "inches"} <span class="key">U</span>
     </button>

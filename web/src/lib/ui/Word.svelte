@@ -39,8 +39,8 @@
   >
     <Select.Trigger
       class="field flex min-w-0 items-center gap-1.5 text-left"
-      aria-label="{label}: {value ? said(value) : usual}"
       data-said={value ? "true" : "false"}
+      aria-label="{label} {value ? said(value) : usual}"
       data-word={label}
       onkeydown={step}
     >

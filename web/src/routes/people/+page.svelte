@@ -1,12 +1,11 @@
 <script lang="ts">
-  import { goto } from "$app/navigation";
-  import { createQuery, useQueryClient } from "@tanstack/svelte-query";
-  import { api, ask, must, type Schemas } from "$lib/api/client";
+  import { goto, invalidate } from "$app/navigation";
+  import { api, ask, type Schemas } from "$lib/api/client";
   import Header from "$lib/ui/Header.svelte";
   import { notice } from "$lib/ui/notice.svelte";
+  import type { PageProps } from "./$types";
 
-  const cache = useQueryClient();
-  const people = createQuery(() => ({ queryKey: ["clients"], queryFn: () => must(api.GET("/api/clients")) }));
+  const { data }: PageProps = $props();
   let sought = $state("");
   let name = $state("");
   let trouble = $state<string | null>(null);
@@ -14,12 +13,12 @@
   let header: Header;
 
   const shown = $derived(
-    (people.data ?? []).filter((one) =>
+    data.people.filter((one) =>
       `${one.name} ${one.note}`.toLocaleLowerCase().includes(sought.trim().toLocaleLowerCase()),
     ),
   );
   const day = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "long" });
-  const refresh = () => cache.invalidateQueries({ queryKey: ["clients"] });
+  const refresh = () => invalidate("studio:people");
 
   async function add(event: SubmitEvent) {
     event.preventDefault();
@@ -86,14 +85,7 @@
     </div>
     {#if trouble}<p id="name-trouble" role="alert" class="mt-2 text-right text-madder">{trouble}</p>{/if}
     <div class="mt-6 border-t-2 border-walnut">
-      {#if people.isPending}
-        <p class="py-6 text-bark" role="status">Fetching your people…</p>
-      {:else if people.isError}
-        <div role="alert" class="py-6">
-          <p>{people.error.message}</p>
-          <button class="press mt-2" onclick={() => void people.refetch()}>Try again</button>
-        </div>
-      {:else if people.data.length === 0}
+      {#if data.people.length === 0}
         <p class="py-6">Nobody here yet. Type a name above and press Enter: the rule is ready for them.</p>
       {:else if shown.length === 0}
         <p class="py-6">Nobody matches “{sought.slice(0, 60)}”.</p>

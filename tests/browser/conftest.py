@@ -1,0 +1,203 @@
+"""A real server on a database of its own with the demo data, and a headless Chromium."""
+
+from __future__ import annotations
+
+import os
+import subprocess
+import tempfile
+from collections.abc import Callable, Iterator
+from dataclasses import dataclass, field
+
+import psycopg
+import pytest
+from selenium import webdriver
+from selenium.common.exceptions import TimeoutException
+from selenium.webdriver.chrome.service import Service
+from selenium.webdriver.common.action_chains import ActionChains
+from selenium.webdriver.common.by import By
+from selenium.webdriver.common.keys import Keys
+from selenium.webdriver.remote.webelement import WebElement
+from selenium.webdriver.support.ui import WebDriverWait
+
+from house import serve, setup
+from house.places import PYTHON, ROOT
+from house.postgres import free_port
+from studio.people.demo import STYLISTS
+
+PASSWORD = "browser-test-words"
+DATABASE = "basilwood_browser"
+AXE = ROOT / "web" / "node_modules" / "axe-core" / "axe.min.js"
+
+
+@dataclass
+class Server:
+    """The application server on the test cluster; can be stopped and started again."""
+
+    env: dict[str, str]
+    port: int = field(default_factory=free_port)
+    process: subprocess.Popen[bytes] | None = None
+
+    @property
+    def address(self) -> str:
+        return f"http://127.0.0.1:{self.port}"
+
+    def start(self) -> None:
+        self.process = serve.gunicorn(self.port, self.env, "--workers", "1")
+        serve.wait_for(self.port, self.process)
+
+    def stop(self) -> None:
+        if self.process:
+            serve.stop(self.process)
+
+    def restart(self) -> None:
+        self.stop()
+        self.start()
+
+
+def _admin(statement: str) -> None:
+    held = {key: os.environ[f"BASILWOOD_DB_{key.upper()}"] for key in ("host", "port", "user", "password")}
+    with psycopg.connect(dbname="postgres", autocommit=True, **held) as link:
+        link.execute(statement)  # type: ignore[arg-type]
+
+
+@pytest.fixture(scope="session")
+def server() -> Iterator[Server]:
+    _admin(f"DROP DATABASE IF EXISTS {DATABASE}")
+    _admin(f"CREATE DATABASE {DATABASE}")
+    held = {key: value for key, value in os.environ.items() if key.startswith("BASILWOOD_")}
+    env = {**held, **setup.SETTINGS, "BASILWOOD_DB_NAME": DATABASE, "BASILWOOD_DEMO_PASSWORD": PASSWORD}
+    for command in ("migrate", "load_demo"):
+        subprocess.run(
+            [PYTHON, "-m", "django", command], cwd=ROOT, env={**os.environ, **env}, check=True, capture_output=True
+        )
+    running = Server(env)
+    running.start()
+    yield running
+    running.stop()
+
+
+@dataclass
+class Stylist:
+    """Somebody at the screen. Waits for what they look for; never sleeps."""
+
+    driver: webdriver.Chrome
+    server: Server
+
+    def go(self, path: str) -> None:
+        self.driver.get(self.server.address + path)
+
+    def wait(self, what: Callable[[], object], saying: str = "") -> object:
+        def seen(_driver: object) -> object:
+            try:
+                return what()
+            except Exception:
+                return False
+
+        try:
+            return WebDriverWait(self.driver, 12, poll_frequency=0.05).until(seen)
+        except TimeoutException:
+            shown = self.driver.find_element(By.TAG_NAME, "body").text
+            focus = self.focused.get_attribute("outerHTML")[:200]
+            at = f"{self.driver.current_url}\nfocus: {focus}\n{shown[:1500]}"
+            raise AssertionError(f"waited for {saying or 'what never came'} at {at}") from None
+
+    def find(self, css: str) -> WebElement:
+        return self.wait(lambda: self.driver.find_element(By.CSS_SELECTOR, css), css)  # type: ignore[return-value]
+
+    def all(self, css: str) -> list[WebElement]:
+        return self.driver.find_elements(By.CSS_SELECTOR, css)
+
+    def sees(self, text: str) -> None:
+        self.wait(lambda: text in self.driver.find_element(By.TAG_NAME, "body").text, f"“{text}” on the screen")
+
+    def press(self, *keys: str) -> None:
+        ActionChains(self.driver).send_keys(*keys).perform()
+
+    def chord(self, *keys: str) -> None:
+        chain = ActionChains(self.driver)
+        for key in keys[:-1]:
+            chain.key_down(key)
+        chain.send_keys(keys[-1])
+        for key in keys[:-1]:
+            chain.key_up(key)
+        chain.perform()
+
+    @property
+    def focused(self) -> WebElement:
+        return self.driver.switch_to.active_element
+
+    def tab_to(self, css: str, most: int = 90) -> WebElement:
+        """Reach a control with the Tab key alone."""
+        for _ in range(most):
+            if self.driver.execute_script("return document.activeElement.matches(arguments[0])", css):
+                return self.focused
+            self.press(Keys.TAB)
+        raise AssertionError(f"{css} cannot be reached with Tab")
+
+    def sign_in(self, email: str = STYLISTS[0][0]) -> None:
+        self.go("/sign-in")
+        self.find("#email")
+        self.tab_to("#email")
+        self.press(email, Keys.TAB, PASSWORD, Keys.ENTER)
+        self.find("#search")
+
+    def open(self, name: str) -> None:
+        """Open a client by searching for them."""
+        if not self.driver.current_url.endswith("/people"):
+            self.go("/people")
+        self.find("ul li a")
+        self.press("/")
+        self.wait(lambda: self.focused.get_attribute("id") == "search")
+        self.press(name)
+        self.wait(lambda: len(self.all("main ul li")) == 1)
+        self.tab_to("main ul li a")
+        self.press(Keys.ENTER)
+        self.find("svg[role=img]")
+
+    def kept(self) -> None:
+        self.wait(lambda: self.find("[data-testid=saving]").get_attribute("data-saving") == "kept", "kept")
+
+    def verdict(self) -> str:
+        return str(self.find("[data-testid=verdict]").get_attribute("data-verdict"))
+
+    def edge(self, key: str) -> str:
+        return str(self.find(f"[data-edge={key}]").text)
+
+    def violations(self) -> list[str]:
+        """What axe finds on the screen as it is now."""
+        if not self.driver.execute_script("return 'axe' in window"):
+            self.driver.execute_script(AXE.read_text())
+        told = self.driver.execute_async_script(
+            "const done = arguments[0]; axe.run(document, {runOnly: ['wcag2a','wcag2aa','wcag21a','wcag21aa','wcag22aa','best-practice']}).then(done)"
+        )
+        return [f"{found['id']}: {found['nodes'][0]['html'][:160]}" for found in told["violations"]]
+
+
+def _chrome(size: str, profile: str) -> webdriver.Chrome:
+    options = webdriver.ChromeOptions()
+    options.binary_location = "/usr/bin/chromium"
+    quiet = ("background-networking", "component-update", "sync", "gpu", "quic", "dev-shm-usage")
+    for word in ("headless", "no-sandbox", "no-first-run", *(f"disable-{name}" for name in quiet)):
+        options.add_argument(f"--{word}")
+    options.add_argument(f"--window-size={size}")
+    options.add_argument(f"--user-data-dir={profile}")
+    options.set_capability("goog:loggingPrefs", {"browser": "ALL"})
+    return webdriver.Chrome(options=options, service=Service("/usr/bin/chromedriver"))
+
+
+@pytest.fixture
+def stylist(server: Server) -> Iterator[Stylist]:
+    with tempfile.TemporaryDirectory(prefix="basilwood-chromium-") as profile:
+        driver = _chrome("1280,900", profile)
+        driver.set_script_timeout(30)
+        try:
+            yield Stylist(driver, server)
+            log = driver.get_log("browser")
+        finally:
+            driver.quit()
+    broken = [
+        entry["message"]
+        for entry in log
+        if "Content Security Policy" in entry["message"] or "Uncaught" in entry["message"]
+    ]
+    assert broken == []

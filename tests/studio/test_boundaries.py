@@ -1,0 +1,105 @@
+"""Nobody reaches another studio's rows, nor anything without signing in; and the doors are shut."""
+
+from __future__ import annotations
+
+import re
+import uuid
+from typing import Any
+
+import pytest
+from django.test import Client as Browser
+
+from studio.api import api
+from tests.studio.conftest import PASSWORD, House
+
+BODIES: dict[str, Any] = {
+    "/clients/{client_id}": {"version": 1, "name": "Taken"},
+    "/clients/{client_id}/readings": {"measure": "hip", "typed": "100", "unit": "cm"},
+    "/clients/{client_id}/assess": {"pieces": []},
+    "/clients/{client_id}/looks": {"name": "Taken", "pieces": []},
+    "/looks/{look_id}": {"version": 1, "name": "Taken", "pieces": []},
+}
+OPEN = {("get", "/session"), ("post", "/session"), ("delete", "/session")}
+METHODS = ("get", "post", "put", "patch", "delete")
+
+
+def endpoints() -> list[tuple[str, str]]:
+    """Every operation of the interface, from its own document, so that a new one cannot be forgotten."""
+    paths = api.get_openapi_schema()["paths"]
+    return [(method, path.removeprefix("/api")) for path, held in paths.items() for method in held if method in METHODS]
+
+
+def filled(path: str, house: House, look: str) -> str:
+    return path.replace("{client_id}", str(house.client.id)).replace("{look_id}", look)
+
+
+@pytest.mark.parametrize(("method", "path"), [e for e in endpoints() if "{" in e[1]])
+def test_no_request_reaches_another_studios_row(method: str, path: str, house: House, other: House) -> None:
+    look = other.keep("Theirs").told["id"]
+    other.read("hip", "99")
+    before = state(other, look)
+    answer = house.api.ask(method.upper(), filled(path, other, look), BODIES.get(path))
+    assert answer.status_code == 404
+    assert "Theirs" not in answer.content.decode() and other.client.name not in answer.content.decode()
+    assert state(other, look) == before
+    # The same request by its owner is let in: the 404 above is for the studio, not the address.
+    assert other.api.ask(method.upper(), filled(path, other, look), BODIES.get(path)).status_code != 404
+
+
+def state(house: House, look: str) -> list[Any]:
+    paths = ("/clients", f"/clients/{house.client.id}/readings", f"/clients/{house.client.id}/looks")
+    return [house.api.ask("GET", path).told for path in paths]
+
+
+@pytest.mark.parametrize("method_path", [e for e in endpoints() if "{" not in e[1]])
+def test_lists_hold_only_the_own_studio(method_path: tuple[str, str], house: House, other: House) -> None:
+    other.keep("Theirs")
+    if method_path[0] == "get":
+        told = house.api.ask("GET", method_path[1]).content.decode()
+        assert str(other.client.id) not in told and "bo@birch.example" not in told
+
+
+@pytest.mark.django_db
+@pytest.mark.parametrize(("method", "path"), [e for e in endpoints() if e not in OPEN])
+def test_nothing_without_signing_in(method: str, path: str) -> None:
+    address = re.sub(r"\{\w+\}", str(uuid.uuid4()), path)
+    answer = Browser().generic(method.upper(), f"/api{address}", data="{}", content_type="application/json")
+    assert answer.status_code in (401, 403)
+
+
+def test_a_write_without_its_token_is_refused(house: House) -> None:
+    strict = Browser(enforce_csrf_checks=True)
+    strict.force_login(house.member, backend="django.contrib.auth.backends.ModelBackend")
+    for path, body in (("/api/clients", {"name": "X"}), ("/api/session", {"email": "a@b.example", "password": "x"})):
+        assert strict.post(path, body, content_type="application/json").status_code == 403
+    token = strict.get("/api/session").cookies["csrftoken"].value
+    made = strict.post("/api/clients", {"name": "X"}, content_type="application/json", headers={"X-CSRFToken": token})
+    assert made.status_code == 201
+
+
+def test_sign_in_is_slowed_after_misses_and_says_so(house: House) -> None:
+    browser = Browser()
+
+    def sign_in(password: str) -> Any:
+        return browser.post(
+            "/api/session", {"email": " Ada@Alder.example ", "password": password}, content_type="application/json"
+        )
+
+    assert sign_in(PASSWORD).status_code == 200
+    assert browser.get("/api/session").json()["name"] == "Ada Stitch"
+    browser.delete("/api/session")
+    assert [sign_in("wrong").status_code for _ in range(4)] == [401] * 4
+    assert sign_in("wrong").status_code == 429
+    late = sign_in(PASSWORD)
+    assert late.status_code == 429 and "quarter of an hour" in late.json()["message"]
+
+
+def test_every_answer_carries_the_headers(house: House) -> None:
+    for path in ("/people", "/api/clients"):
+        headers = house.api.browser.get(path).headers
+        policy = headers["Content-Security-Policy"]
+        assert "default-src 'none'" in policy and "unsafe-inline" not in policy and "unsafe-eval" not in policy
+        assert headers["X-Frame-Options"] == "DENY"
+        assert headers["X-Content-Type-Options"] == "nosniff"
+        assert headers["Referrer-Policy"] == "same-origin"
+    assert house.api.browser.get("/api/clients").headers["Cache-Control"] == "no-store"
