@@ -52,7 +52,7 @@
       {/if}
       <span class="truncate {value ? 'font-medium' : 'text-bark'}">{value ? said(value) : usual}</span>
     </Select.Trigger>
-    <Select.Portal>
+    <Select.Portal to="main">
       <Select.Content
         class="z-40 max-h-72 min-w-36 overflow-y-auto border-[1.5px] border-walnut bg-sheet py-1"
         sideOffset={3}
