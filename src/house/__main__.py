@@ -46,13 +46,14 @@ def judge(words: list[str]) -> int:
 
 def main() -> int:
     parser = argparse.ArgumentParser(prog="./basilwood", description="Basilwood, for personal stylists.")
-    words = parser.add_subparsers(dest="word", required=True, metavar="demo | test | dev | judge | bench")
+    words = parser.add_subparsers(dest="word", required=True, metavar="demo | test | dev | judge | bench | types")
     for name, what in (("demo", "set up and serve with demo data"), ("dev", "serve with reload")):
         word = words.add_parser(name, help=what)
         word.add_argument("--port", type=int, default=DEFAULT_PORT)
     words.add_parser("test", help="set up and run the tests; takes pytest's arguments", add_help=False)
     words.add_parser("judge", help="hold the engine against judged cases", add_help=False)
     words.add_parser("bench", help="print the engine's figures", add_help=False)
+    words.add_parser("types", help="make the front end's types anew from the interface")
     known, rest = parser.parse_known_args()
     if known.word in ("demo", "dev") and rest:
         parser.error(f"unknown: {' '.join(rest)}")
@@ -62,6 +63,7 @@ def main() -> int:
         "test": lambda: in_test_cluster(["pytest", *rest]),
         "bench": lambda: in_test_cluster(["bench", *rest]),
         "judge": lambda: judge(rest),
+        "types": setup.front_end_types,
     }
     try:
         return calls[known.word]() or 0

@@ -94,6 +94,17 @@ def front_end() -> None:
         done("web", mark)
 
 
+def front_end_types() -> None:
+    """Make the front end's types anew from the interface's own document."""
+    python_packages()
+    node_packages()
+    document = HOUSE / "openapi.json"
+    env = environment({})
+    run("openapi", "asking the interface for its document", [PYTHON, "-m", "studio.openapi", document], env=env)
+    target = WEB / "src" / "lib" / "api" / "schema.d.ts"
+    run("types", "making the front end's types", ["npx", "openapi-typescript", document, "-o", target], cwd=WEB)
+
+
 def environment(database: Mapping[str, str]) -> dict[str, str]:
     """What Django needs in its environment."""
     return {**SETTINGS, **database, "BASILWOOD_SECRET_KEY": keys()["secret_key"]}

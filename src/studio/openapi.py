@@ -1,13 +1,14 @@
-"""Print the interface's OpenAPI document; run inside the local environment."""
+"""Write the interface's OpenAPI document, as it is served at /api/openapi.json, to a file."""
 
 from __future__ import annotations
 
 import json
 import sys
+from pathlib import Path
 
 
 def document() -> str:
-    """The OpenAPI document as it is served at /api/openapi.json."""
+    """The OpenAPI document as JSON."""
     import django
 
     django.setup()
@@ -17,4 +18,4 @@ def document() -> str:
 
 
 if __name__ == "__main__":
-    sys.stdout.write(document())
+    Path(sys.argv[1]).write_text(document(), encoding="utf-8")

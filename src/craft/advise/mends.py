@@ -49,7 +49,7 @@ def mends_for(outfit: Outfit, judgement: Judgement, aims: Aims) -> dict[str, Men
     for change in _changes(outfit, aims, set(open_)):
         if not open_:
             break
-        after = judge(compose(outfit.body, _apply(outfit.look, change), outfit.schools), aims)
+        after = judge(compose(outfit.body, _apply(outfit.look, change), outfit.schools, like=outfit), aims)
         if after.score <= judgement.score:
             continue
         against = {f.rule: f for f in after.findings if f.stance == "against"}

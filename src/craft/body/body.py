@@ -76,7 +76,7 @@ class Body:
         crotch = self.height("crotch")
         top = max(self._leg(crotch) + 0.2, self._torso(crotch) - self._leg(crotch))
         foot = max(0.8 * top, self._leg(self.height("calf")) + 0.6)
-        return float(np.interp(height, [0.0, crotch], [foot, top]))
+        return foot + (top - foot) * min(max(height / crotch, 0.0), 1.0)
 
 
 @lru_cache(maxsize=1024)

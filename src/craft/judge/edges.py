@@ -129,12 +129,10 @@ def _near(off: float) -> str:
 
 def strap(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     """An ankle strap is an edge too."""
-    edge = outfit.edge("ankle_strap")
-    if edge is None or not edge.seen:
+    at, bottom = outfit.shoes.strap, outfit.bottom
+    if at is None or (bottom is not None and bottom.hem.cm < at):
         return
     wanted = 0.2 if aims.wanted("lengthen_legs") else 0.0
-    figure = Figure("strap from the ankle bone", edge.height - outfit.lift - outfit.body.height("ankle_bone"), 0.0)
-    text = Sentence.of("The strap draws a line across the ankle and cuts the leg {at} up.", at=edge.height)
-    yield Finding(
-        "edges.strap", "leg_cut", "against", 0.25 + wanted, "ankle", edge.height, figure, "Strap cuts the ankle", text
-    )
+    figure = Figure("strap from the ankle bone", at - outfit.lift - outfit.body.height("ankle_bone"), 0.0)
+    text = Sentence.of("The strap draws a line across the ankle and cuts the leg {at} up.", at=at)
+    yield Finding("edges.strap", "leg_cut", "against", 0.25 + wanted, "ankle", at, figure, "Strap cuts the ankle", text)

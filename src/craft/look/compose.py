@@ -110,11 +110,26 @@ class Outfit:
         return self.top.marks_waist if self.top else 0.0
 
 
-def compose(body: Body, look: Look, schools: Schools | None = None) -> Outfit:
-    """Hang a look on a body: shoes first, since they lift all the rest."""
+def compose(body: Body, look: Look, schools: Schools | None = None, like: Outfit | None = None) -> Outfit:
+    """Hang a look on a body: shoes first, since they lift all the rest.
+
+    `like` is an outfit of the same body and schools; what the two looks share is not worn anew,
+    which is what makes a search over many small changes quick.
+    """
     schools = schools or Schools()
     shoe_piece, bottom_piece, top_piece = (look.piece(slot) for slot in ("shoes", "bottom", "top"))
-    shoes = wear_shoes(body, shoe_piece) if shoe_piece else BAREFOOT
-    bottom = wear_bottom(body, bottom_piece, shoes, schools) if bottom_piece else None
-    top = wear_top(body, top_piece, shoes.lift, bottom.waistband if bottom else None) if top_piece else None
+    same_shoes = like is not None and like.look.piece("shoes") is shoe_piece
+    same_bottom = same_shoes and like is not None and like.look.piece("bottom") is bottom_piece
+    if like is not None and same_shoes:
+        shoes = like.shoes
+    else:
+        shoes = wear_shoes(body, shoe_piece) if shoe_piece else BAREFOOT
+    if like is not None and same_bottom:
+        bottom = like.bottom
+    else:
+        bottom = wear_bottom(body, bottom_piece, shoes, schools) if bottom_piece else None
+    if like is not None and same_bottom and like.look.piece("top") is top_piece:
+        top = like.top
+    else:
+        top = wear_top(body, top_piece, shoes.lift, bottom.waistband if bottom else None) if top_piece else None
     return Outfit(body, look, schools, shoes, bottom, top)

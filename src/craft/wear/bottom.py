@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from itertools import pairwise
 from typing import NamedTuple
 
@@ -103,11 +103,14 @@ class WornBottom:
 
     def girth_at(self, height: float) -> float:
         """Girth of one garment leg at a height above the ground, cm."""
-        points = self.leg
-        for (h1, g1), (h0, g0) in pairwise(points):
-            if height >= h0:
-                return g1 if height >= h1 else g0 + (g1 - g0) * (height - h0) / max(h1 - h0, 0.01)
-        return points[-1][1]
+        return _girth_on(self.leg, height)
+
+
+def _girth_on(leg: tuple[tuple[float, float], ...], height: float) -> float:
+    for (h1, g1), (h0, g0) in pairwise(leg):
+        if height >= h0:
+            return g1 if height >= h1 else g0 + (g1 - g0) * (height - h0) / max(h1 - h0, 0.01)
+    return leg[-1][1]
 
 
 def rise_word(from_navel: float, naming: str) -> str:
@@ -140,15 +143,16 @@ def wear_bottom(body: Body, piece: Piece, shoes: WornShoes, schools: Schools) ->
         free = landed if landed is not None else landed_height(body, hem_word, lift)
     thigh, knee, opening = _girths(body, piece, row)
     leg = _leg(body, free, fork, lift, thigh, knee, opening)
-    rest = _rests_at(body, lift, leg[-1][1])
+    opening = leg[-1][1]
+    rest = _rests_at(body, lift, opening)
     crotch = body.heights["crotch_height"]
     described = measured is None and landed is None
     sources = (crotch,) if measured is not None else ()
     hem = Landing.of(max(free, rest), *sources, described=described)
-    calf = body.height("calf") + lift
+    calf_ease = _girth_on(leg, max(body.height("calf") + lift, free)) - body.girth("calf")
     navel = body.height("navel") + lift
     from_navel = waistband.cm - navel
-    worn = WornBottom(
+    return WornBottom(
         piece=piece,
         cut=cut,
         waistband=waistband,
@@ -161,30 +165,28 @@ def wear_bottom(body: Body, piece: Piece, shoes: WornShoes, schools: Schools) ->
         hem_at=name_height(body, free, lift),
         falls_to=free,
         stack=max(0.0, rest - free),
-        opening=leg[-1][1],
+        opening=opening,
         leg=leg,
         thigh_ease=thigh - body.girth("thigh"),
         knee_ease=knee - body.girth("knee"),
-        calf_ease=0.0,
-        volume=0.0,
-        reads_as=cut,
+        calf_ease=calf_ease,
+        volume=_volume(body, thigh, knee, calf_ease, opening),
+        reads_as=reads_as(calf_ease, knee, opening, knee - body.girth("knee")),
         inside=piece.word("worn") == "inside",
         cuffed=piece.flag("cuffed"),
     )
-    calf_ease = worn.girth_at(max(calf, free)) - body.girth("calf")
-    return _with_line(body, worn, calf_ease)
 
 
-def _with_line(body: Body, worn: WornBottom, calf_ease: float) -> WornBottom:
-    knee = worn.knee_ease + body.girth("knee")
+def _volume(body: Body, thigh: float, knee: float, calf_ease: float, opening: float) -> float:
+    """Volume of the leg from its ease at thigh, knee, calf and hem; stretch counts a little."""
+    calf = body.girth("calf")
     mean = (
-        0.3 * max(worn.thigh_ease, -3.0) / body.girth("thigh")
-        + 0.3 * worn.knee_ease / body.girth("knee")
-        + 0.2 * max(calf_ease / body.girth("calf"), -0.05)
-        + 0.2 * max((worn.opening - body.girth("calf")) / body.girth("calf"), -0.10)
+        0.3 * max(thigh - body.girth("thigh"), -3.0) / body.girth("thigh")
+        + 0.3 * (knee - body.girth("knee")) / body.girth("knee")
+        + 0.2 * max(calf_ease / calf, -0.05)
+        + 0.2 * max((opening - calf) / calf, -0.10)
     )
-    as_ = reads_as(calf_ease, knee, worn.opening, worn.knee_ease)
-    return replace(worn, calf_ease=calf_ease, volume=leg_volume(mean), reads_as=as_)
+    return leg_volume(mean)
 
 
 def _cut_of(piece: Piece) -> tuple[str, CutRow]:

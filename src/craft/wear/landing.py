@@ -8,6 +8,7 @@ from __future__ import annotations
 
 import math
 from dataclasses import dataclass
+from functools import lru_cache
 
 from craft.body import Body, Origin, Quantity
 
@@ -81,6 +82,12 @@ _ON_LEG = ("lower_calf", "mid_calf", "below_knee", "knee", "above_knee", "mid_th
 _ON_TRUNK = ("seat", "hip", "high_hip", "waist", "under_bust")
 
 
+@lru_cache(maxsize=1024)
+def _nominal_heights(body: Body) -> tuple[tuple[str, float], ...]:
+    """The words above the ankle with their heights, barefoot. Asked for many times a look."""
+    return tuple((word, word_height(body, word)) for word in _ON_LEG + _ON_TRUNK)
+
+
 def name_height(body: Body, height: float, lift: float) -> str:
     """The hem word for a height above the ground, in shoes that lift the body by `lift` cm.
 
@@ -100,4 +107,4 @@ def name_height(body: Body, height: float, lift: float) -> str:
         return "ankle_bone"
     if on_body <= narrow + ANKLE_ABOVE:
         return "ankle"
-    return min(_ON_LEG + _ON_TRUNK, key=lambda word: abs(word_height(body, word) - on_body))
+    return min((abs(at - on_body), word) for word, at in _nominal_heights(body))[1]

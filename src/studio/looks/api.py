@@ -6,7 +6,7 @@ from datetime import datetime
 from typing import Any
 from uuid import UUID
 
-from django.http import HttpRequest
+from django.http import HttpRequest, HttpResponse
 from ninja import Router, Schema, Status
 from pydantic import Field
 
@@ -95,12 +95,12 @@ def hear_words(request: HttpRequest, given: Spoken) -> Any:
     return Pieces(pieces=[PieceWords.model_validate(piece) for piece in hear(given.text)])
 
 
-@router.post("/clients/{uuid:client_id}/assess", response=AssessmentOut, exclude_none=True, by_alias=True)
+@router.post("/clients/{uuid:client_id}/assess", response=AssessmentOut)
 def assess(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
     """Land, judge, mend and draw pieces on a client's body; none gives the body alone."""
     pieces = [said(piece) for piece in given.pieces]
-    unit = request.user.studio.unit
-    return assessment_out(services.assess_for(request.user, client_id, pieces), unit)
+    told = assessment_out(*services.assess_for(request.user, client_id, pieces))
+    return HttpResponse(told.model_dump_json(exclude_none=True), content_type="application/json")
 
 
 @router.get("/clients/{uuid:client_id}/looks", response=list[LookOut], exclude_none=True, by_alias=True)

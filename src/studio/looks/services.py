@@ -11,6 +11,7 @@ from craft.body import Body
 from craft.judge import Aims
 from craft.look import Look as CraftLook
 from craft.schools import Schools
+from craft.units import Unit
 from studio.bodies.services import measures_of
 from studio.concurrency import write
 from studio.looks.models import Look
@@ -19,12 +20,16 @@ from studio.people.models import Client, Member
 Pieces = list[Mapping[str, Any]]
 
 
-def assess_for(member: Member, client_id: Any, pieces: Pieces) -> Assessment:
-    """Assess pieces on a client's body by the studio's schools. Raises UnknownWord or NotYetKnown."""
+def assess_for(member: Member, client_id: Any, pieces: Pieces) -> tuple[Assessment, Unit]:
+    """Assess pieces on a client's body by the studio's schools, and the unit to say it in.
+
+    Raises UnknownWord or NotYetKnown.
+    """
     client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
     look = CraftLook.of(pieces)
     body = Body.of(measures_of(client))
-    return assess(body, look, Schools.of(client.studio.schools), Aims.of(client.aims))
+    assessment = assess(body, look, Schools.of(client.studio.schools), Aims.of(client.aims))
+    return assessment, client.studio.unit
 
 
 def keep_look(member: Member, client_id: Any, name: str, pieces: Pieces) -> Look:

@@ -1,0 +1,1 @@
+"""What `./basilwood bench` runs: the engine's figures, measured on this machine."""

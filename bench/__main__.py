@@ -1,0 +1,163 @@
+"""Print the figures: an assessment in process, the assess request, the first load's script.
+
+Times differ between machines, so each is also given as a ratio to a fixed piece of plain
+Python measured in the same run. Nothing here is asserted.
+"""
+
+from __future__ import annotations
+
+import contextlib
+import gzip
+import json
+import os
+import re
+import statistics
+import subprocess
+import time
+import urllib.error
+import urllib.request
+from collections.abc import Callable
+from http.cookiejar import CookieJar
+from pathlib import Path
+from typing import Any
+
+from craft.assessment import assess, picture
+from craft.body import Body, Measures
+from craft.look import Look
+from house import serve, setup
+from house.places import PYTHON, ROOT, WEB
+from house.postgres import free_port
+from studio.people.demo import PEOPLE, STYLISTS
+
+ROUNDS = 400
+REQUESTS = 300
+PASSWORD = "bench-words-only"
+
+LOOKS = [
+    [{"is": "jeans", "cut": "straight", "hem": "ankle"}, {"is": "shirt", "tuck": "front"}, {"is": "loafers"}],
+    [{"is": "trousers", "cut": "wide"}, {"is": "knit", "fit": "oversized"}, {"is": "ankle_boots", "bulk": "chunky"}],
+    [{"is": "jeans", "cut": "skinny", "hem": "puddle"}, {"is": "tee", "fit": "tight"}, {"is": "pumps"}],
+]
+
+
+def yardstick() -> None:
+    """A fixed piece of plain Python, to compare machines by."""
+    sum(at * at % 7 for at in range(5000))
+
+
+def timed(what: Callable[[], object], rounds: int) -> list[float]:
+    """Milliseconds of each round."""
+    took = []
+    for _ in range(rounds):
+        began = time.perf_counter()
+        what()
+        took.append((time.perf_counter() - began) * 1000)
+    return took
+
+
+def say(name: str, ms: list[float], unit: float, aim: str) -> None:
+    ranked = sorted(ms)
+    p95 = ranked[int(len(ranked) * 0.95)]
+    median = statistics.median(ranked)
+    print(f"{name:44} median {median:7.2f} ms  p95 {p95:7.2f} ms  {median / unit:6.1f} yardsticks  {aim}", flush=True)
+
+
+def in_process(unit: float) -> None:
+    bodies = [Body.of(Measures.of(person.measures)) for person in PEOPLE if person.measures]
+    looks = [Look.of(pieces) for pieces in LOOKS]
+    turns = [(body, look) for body in bodies for look in looks]
+    at = iter(range(10**9))
+
+    def one(call: Callable[[Body, Look], object]) -> Callable[[], object]:
+        return lambda: call(*turns[next(at) % len(turns)])
+
+    def bare(body: Body, look: Look) -> object:
+        return assess(body, look)
+
+    def drawn(body: Body, look: Look) -> object:
+        return picture(assess(body, look).outfit)
+
+    for call in (bare, drawn):
+        timed(one(call), 40)
+    say("assess a three-piece look, with its mends", timed(one(bare), ROUNDS), unit, "aim: median under 3 ms")
+    say("... and draw it", timed(one(drawn), ROUNDS), unit, "")
+
+
+class Visitor:
+    """A signed-in stylist on a keep-alive connection's worth of requests."""
+
+    def __init__(self, address: str) -> None:
+        self.address = address
+        self.jar = CookieJar()
+        self.opener = urllib.request.build_opener(urllib.request.HTTPCookieProcessor(self.jar))
+
+    def ask(self, method: str, path: str, body: Any = None) -> Any:
+        token = next((cookie.value for cookie in self.jar if cookie.name == "csrftoken"), "") or ""
+        headers = {"Content-Type": "application/json", "X-CSRFToken": token}
+        data = None if body is None else json.dumps(body).encode()
+        request = urllib.request.Request(self.address + path, data=data, method=method, headers=headers)  # noqa: S310
+        with self.opener.open(request, timeout=20) as answer:
+            return json.loads(answer.read() or b"null")
+
+
+def end_to_end(unit: float) -> None:
+    env = {**os.environ, **setup.SETTINGS, "BASILWOOD_DEMO_PASSWORD": PASSWORD}
+    for command in ("migrate", "load_demo"):
+        subprocess.run([PYTHON, "-m", "django", command], cwd=ROOT, env=env, check=True, capture_output=True)
+    port = free_port()
+    server = serve.gunicorn(port, env, "--workers", str(serve.WORKERS))
+    try:
+        serve.wait_for(port, server)
+        visitor = Visitor(f"http://127.0.0.1:{port}")
+        # Nobody is signed in yet; the token comes all the same.
+        with contextlib.suppress(urllib.error.HTTPError):
+            visitor.ask("GET", "/api/session")
+        visitor.ask("POST", "/api/session", {"email": STYLISTS[0][0], "password": PASSWORD})
+        client = next(row for row in visitor.ask("GET", "/api/clients") if row["looks"])
+        path = f"/api/clients/{client['id']}/assess"
+        at = iter(range(10**9))
+
+        def once() -> object:
+            return visitor.ask("POST", path, {"pieces": LOOKS[next(at) % len(LOOKS)]})
+
+        timed(once, 30)
+        say("the assess request, end to end", timed(once, REQUESTS), unit, "aim: p95 under 40 ms")
+        print(f"{'script of all screens together, compressed':44} {first_load(port) / 1000:7.1f} kB  aim: under 180 kB")
+    finally:
+        serve.stop(server)
+
+
+def first_load(port: int) -> int:
+    """Bytes of script that the client's screen transfers, compressed: the shell's and every chunk they import."""
+    shell = (WEB / "build" / "index.html").read_text()
+    base = WEB / "build"
+    waiting = {base / found for found in re.findall(r'"/?(_app/immutable/[^"]+\.js)"', shell)}
+    # Every screen's code, as if all were opened: the most a first load can come to.
+    waiting |= set(base.glob("_app/immutable/nodes/*.js"))
+    seen: set[Path] = set()
+    while waiting:
+        script = waiting.pop()
+        if script in seen or not script.is_file():
+            continue
+        seen.add(script)
+        for found in re.findall(r'(?:from|import)\s*\(?["\'](\.{1,2}/[^"\']+\.js)["\']', script.read_text()):
+            waiting.add((script.parent / found).resolve())
+    total = 0
+    for script in seen:
+        address = f"http://127.0.0.1:{port}/{script.relative_to(base)}"
+        request = urllib.request.Request(address, headers={"Accept-Encoding": "gzip, br"})
+        with urllib.request.urlopen(request, timeout=10) as answer:  # noqa: S310
+            sent = answer.read()
+            total += len(sent) if answer.headers.get("Content-Encoding") else len(gzip.compress(sent))
+    return total
+
+
+def main() -> None:
+    unit = statistics.median(timed(yardstick, 200))
+    print(f"{'yardstick (plain Python)':44} median {unit:7.2f} ms")
+    in_process(unit)
+    end_to_end(unit)
+
+
+if __name__ == "__main__":
+    main()
