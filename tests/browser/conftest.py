@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import contextlib
 import os
 import subprocess
 import tempfile
@@ -60,8 +61,9 @@ def _admin(statement: str) -> None:
         link.execute(statement)  # type: ignore[arg-type]
 
 
-@pytest.fixture(scope="session")
-def server() -> Iterator[Server]:
+@contextlib.contextmanager
+def demo_server() -> Iterator[Server]:
+    """A server on a fresh database with the demo data."""
     _admin(f"DROP DATABASE IF EXISTS {DATABASE}")
     _admin(f"CREATE DATABASE {DATABASE}")
     held = {key: value for key, value in os.environ.items() if key.startswith("BASILWOOD_")}
@@ -72,8 +74,16 @@ def server() -> Iterator[Server]:
         )
     running = Server(env)
     running.start()
-    yield running
-    running.stop()
+    try:
+        yield running
+    finally:
+        running.stop()
+
+
+@pytest.fixture(scope="session")
+def server() -> Iterator[Server]:
+    with demo_server() as running:
+        yield running
 
 
 @dataclass
@@ -126,6 +136,10 @@ class Stylist:
     def focused(self) -> WebElement:
         return self.driver.switch_to.active_element
 
+    def rest(self) -> None:
+        """Take the hand off any field, so that single keys are heard."""
+        self.driver.execute_script("document.activeElement.blur()")
+
     def tab_to(self, css: str, most: int = 90) -> WebElement:
         """Reach a control with the Tab key alone."""
         for _ in range(most):
@@ -173,7 +187,7 @@ class Stylist:
         return [f"{found['id']}: {found['nodes'][0]['html'][:160]}" for found in told["violations"]]
 
 
-def _chrome(size: str, profile: str) -> webdriver.Chrome:
+def chrome(size: str, profile: str) -> webdriver.Chrome:
     options = webdriver.ChromeOptions()
     options.binary_location = "/usr/bin/chromium"
     quiet = ("background-networking", "component-update", "sync", "gpu", "quic", "dev-shm-usage")
@@ -188,7 +202,7 @@ def _chrome(size: str, profile: str) -> webdriver.Chrome:
 @pytest.fixture
 def stylist(server: Server) -> Iterator[Stylist]:
     with tempfile.TemporaryDirectory(prefix="basilwood-chromium-") as profile:
-        driver = _chrome("1280,900", profile)
+        driver = chrome("1280,900", profile)
         driver.set_script_timeout(30)
         try:
             yield Stylist(driver, server)

@@ -25,7 +25,7 @@ def test_the_whole_job_by_keyboard_and_it_is_there_after_reload_and_restart(styl
     assert stylist.find("#m-waist").get_attribute("value") == "73.7"
     assert stylist.find("#m-stature").get_attribute("value") == "165.1"
 
-    stylist.find("main").click()
+    stylist.rest()
     stylist.press("2")
     stylist.wait(lambda: stylist.find("[data-testid=shape]").text.lower() in ("hourglass", "triangle"))
 
@@ -50,7 +50,7 @@ def test_the_whole_job_by_keyboard_and_it_is_there_after_reload_and_restart(styl
     stylist.tab_to("[data-rule='volume.waist'], body")
     assert stylist.driver.execute_script("return window.stayed") is True
 
-    stylist.find("main").click()
+    stylist.rest()
     stylist.press("n")
     stylist.press("Thursday, first try", Keys.ENTER)
     stylist.kept()
@@ -97,7 +97,7 @@ def test_slips_of_the_tape_are_asked_at_the_field_and_nothing_is_lost(stylist: S
     stylist.tab_to("#d-waist button")
     stylist.press(Keys.ENTER)
     stylist.wait(lambda: stylist.find("#m-waist").get_attribute("value") == "73.7")
-    stylist.find("main").click()
+    stylist.rest()
     stylist.chord(Keys.CONTROL, "z")
     stylist.wait(lambda: stylist.find("#m-waist").get_attribute("value") == "72")
 
@@ -155,7 +155,7 @@ def test_inches_and_back(stylist: Stylist) -> None:
     stylist.wait(lambda: " in · " in stylist.edge("leg_hem"))
     stylist.press("1")
     stylist.wait(lambda: stylist.find("#m-stature").get_attribute("value") == "71 1/4")
-    stylist.find("main").click()
+    stylist.rest()
     stylist.press("u")
     stylist.wait(lambda: " cm · " in stylist.edge("leg_hem"))
 
@@ -173,7 +173,7 @@ def test_axe_finds_nothing_on_any_screen(stylist: Stylist) -> None:
     stylist.open("Ottoline")
     stylist.find("[data-testid=verdict]")
     for key in "1234":
-        stylist.find("main").click()
+        stylist.rest()
         stylist.press(key)
         stylist.find("nav [aria-current=step]")
         assert stylist.violations() == [], f"step {key}"
@@ -183,7 +183,7 @@ def test_axe_finds_nothing_on_any_screen(stylist: Stylist) -> None:
     stylist.find("[role=listbox]")
     assert stylist.violations() == [], "open list"
     stylist.press(Keys.ESCAPE)
-    stylist.find("main").click()
+    stylist.rest()
     stylist.press("?")
     stylist.find("[role=dialog]")
     assert stylist.violations() == [], "keys"

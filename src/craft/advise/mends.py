@@ -6,6 +6,7 @@ change counts as a mend only if the finding is gone and the look scores higher f
 
 from __future__ import annotations
 
+import math
 from collections.abc import Iterator
 from dataclasses import dataclass
 from typing import Any
@@ -14,6 +15,7 @@ from craft.cloth.words import said
 from craft.judge import Aims, Judgement, Sentence, judge
 from craft.look import Look, Outfit, compose
 from craft.wear.bottom import CUFF_CM
+from craft.wear.ease import HANGS_STRAIGHT
 from craft.wear.landing import landed_height
 from craft.wear.shoes import HEEL_CM
 
@@ -78,7 +80,7 @@ def _changes(outfit: Outfit, aims: Aims, rules: set[str]) -> Iterator[_Change]:
         yield from _legs(outfit)
         yield from _shoes(outfit, aims)
         yield from _hems(outfit)
-    if subjects & {"rise", "volume", "edges", "feet"}:
+    if subjects & {"rise", "leg", "volume", "edges", "feet"}:
         yield from _others(outfit, subjects)
 
 
@@ -179,6 +181,11 @@ def _others(outfit: Outfit, subjects: set[str]) -> Iterator[_Change]:
             yield _Change("top", {"hem": hem, "length_cm": None}, text, OTHER_PIECE)
     if bottom is None:
         return
+    if "leg" in subjects:
+        # What to shop for: the least opening, with a knee as wide, that hangs straight on this calf.
+        least = math.ceil(outfit.body.girth("calf") + HANGS_STRAIGHT)
+        text = Sentence.of(f"{said(bottom.cut).capitalize()} with a leg opening of {{least}} or more.", least=least)
+        yield _Change("bottom", {"leg_opening_cm": least, "knee_cm": None}, text, OTHER_PIECE)
     if "rise" in subjects:
         for rise in ("mid", "high"):
             text = Sentence.of(f"A {rise} rise on this body.")

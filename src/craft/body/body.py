@@ -175,7 +175,8 @@ def _torso_curve(
     armpit = at["bust"] + 0.45 * (at["shoulder"] - at["bust"])
     return _curve(
         [
-            (at["crotch"], hip_half * 0.965),
+            # Full thighs stand out beside the crotch where hips alone would not.
+            (at["crotch"], max(hip_half * 0.965, girths["thigh"].cm * ref.LEG_BREADTH_OVER_GIRTH + 0.2)),
             (at["hip"], hip_half),
             (at["high_hip"], half("high_hip")),
             (at["navel"], (half("belly") + half("waist")) / 2),

@@ -42,7 +42,7 @@ def arm_path(body: Body, lift: float) -> list[tuple[Point, float]]:
 def _hand(body: Body, lift: float) -> list[Point]:
     (x, y), half = arm_path(body, lift)[-1]
     long = HAND_FRACTION * body.stature
-    shape = [(0.0, 1.0), (0.25, 1.25), (0.5, 1.4), (0.75, 1.2), (0.93, 0.75), (1.0, 0.25)]
+    shape = [(-0.12, 0.9), (0.0, 1.0), (0.25, 1.25), (0.5, 1.4), (0.75, 1.2), (0.93, 0.75), (1.0, 0.25)]
     right = [(x + 0.6 * t + half * wide, y - long * t) for t, wide in shape]
     left = [(x + 0.6 * t - half * wide, y - long * t) for t, wide in shape]
     return right + left[::-1]
@@ -76,6 +76,7 @@ def shoulder_line(body: Body, lift: float) -> list[Point]:
         (tip * 0.72, high - 1.2),
         (tip * 0.93, high - 2.6),
         (tip, high - SHOULDER_SLOPE - 1.0),
+        (tip + 0.8, high - SHOULDER_SLOPE - 3.5),
     ]
 
 

@@ -161,7 +161,7 @@ def _sleeves(outfit: Outfit, top: WornTop) -> tuple[Shape, ...]:
         return ()
     kept = _part_of(arm_path(outfit.body, outfit.lift), share)
     room = 0.4 + 0.45 * top.volume
-    points = along([((x + room * 0.3, y), half + room) for (x, y), half in kept])
+    points = along([((x + room * 0.7, y), half + room) for (x, y), half in kept])
     colour, pattern = top.colour, top.piece.word("pattern")
     return (
         Shape("sleeve_right", "top", "cloth", tuple(points), colour, pattern),

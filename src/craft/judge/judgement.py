@@ -7,7 +7,7 @@ from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 from typing import Literal
 
-from craft.judge import edges, feet, length, rise, volume
+from craft.judge import edges, feet, leg, length, rise, volume
 from craft.judge.aims import Aims
 from craft.judge.finding import Finding
 from craft.look import Outfit
@@ -28,6 +28,7 @@ RULES: tuple[Rule, ...] = (
     Rule("rise", rise.label_against_truth),
     Rule("rise", rise.full_middle),
     Rule("rise", rise.rides_up),
+    Rule("leg", leg.reads_as),
     Rule("length", length.trailing),
     Rule("length", length.bunching),
     Rule("length", length.hem_place),

@@ -10,6 +10,7 @@
     estimate: Schemas["QuantityOut"] | undefined;
   }
   const { desk, measure, estimate }: Props = $props();
+  const day = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "long", year: "numeric" });
   const reading = $derived(desk.readings[measure.name]);
   const doubt = $derived(desk.doubts[measure.name]);
   const shown = $derived(reading ? figure(reading.cm, studio.unit) : "");
@@ -78,6 +79,9 @@
       aria-invalid={doubt ? "true" : undefined}
       aria-describedby={doubt ? `d-${measure.name}` : undefined}
       placeholder={estimate && !reading ? `about ${figure(estimate.cm, studio.unit)}` : ""}
+      title={reading
+        ? `${reading.typed}, ${reading.taken_by}, ${day.format(new Date(reading.taken_at))}`
+        : undefined}
       value={typed ?? shown}
       readonly={busy}
       oninput={(event) => (typed = event.currentTarget.value)}

@@ -8,6 +8,7 @@
   import Measure from "$lib/client/Measure.svelte";
   import Read from "$lib/client/Read.svelte";
   import Reasons from "$lib/client/Reasons.svelte";
+  import Schools from "$lib/client/Schools.svelte";
   import Verdict from "$lib/client/Verdict.svelte";
   import { provideScale, RuleScale } from "$lib/figure/scale.svelte";
   import Stage from "$lib/figure/Stage.svelte";
@@ -158,6 +159,7 @@
             {:else}<Measure {desk} />{/if}
           {:else if step === "Read"}
             <Read {assessment} />
+            {#if !studio.turned}<div class="mt-4"><Schools {desk} /></div>{/if}
           {:else if step === "Dress"}
             <Dress {desk} {chosen} onchoose={(slot) => (chosen = slot)} />
           {:else}

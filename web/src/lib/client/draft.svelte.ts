@@ -5,6 +5,8 @@ import type { History } from "./history.svelte";
 export const SLOTS: Slot[] = ["top", "bottom", "shoes"];
 /** How long after the last change a look is kept, ms. */
 const PAUSE = 500;
+/** How long until a look is offered again to a server that did not answer, ms. */
+const AGAIN = 4000;
 
 export type Saving = "blank" | "kept" | "saving" | "waiting" | "failed" | "conflict";
 export type Pieces = Partial<Record<Slot, Piece>>;
@@ -152,6 +154,8 @@ export class Draft {
       this.saving = "failed";
       if (told.refusal.field === "name") this.nameTrouble = told.refusal.message;
       else this.trouble = told.refusal.message;
+      // The server did not answer: nothing is wrong with the look, so try again by itself.
+      if (told.refusal.status === 0) this.#timer = setTimeout(() => void this.keep(), AGAIN);
     }
   }
 

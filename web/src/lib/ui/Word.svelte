@@ -44,7 +44,8 @@
       data-word={label}
       onkeydown={step}
     >
-      <span class="shrink-0 text-xs text-bark">{label}</span>
+      <!-- A swatch says that it is a colour. -->
+      <span class="shrink-0 text-xs text-bark {value && swatches ? 'sr-only' : ''}">{label}</span>
       {#if value && swatches?.[value]}
         <svg width="12" height="12" aria-hidden="true" class="shrink-0">
           <rect width="12" height="12" fill={swatches[value]} stroke="#35261b" stroke-width="0.8" />

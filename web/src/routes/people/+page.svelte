@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { tick } from "svelte";
   import { goto, invalidate } from "$app/navigation";
   import { api, ask, type Schemas } from "$lib/api/client";
   import Header from "$lib/ui/Header.svelte";
@@ -44,6 +45,39 @@
       await refresh();
     };
     notice.say(`${client.name.slice(0, 40)} is off the list.`, { name: "Undo", run: () => void back() });
+  }
+
+  let edited = $state<Schemas["ClientRow"] | null>(null);
+  let newName = $state("");
+  let newNote = $state("");
+  let editTrouble = $state<string | null>(null);
+
+  async function edit(client: Schemas["ClientRow"]) {
+    edited = client;
+    newName = client.name;
+    newNote = client.note;
+    editTrouble = null;
+    await tick();
+    document.querySelector<HTMLInputElement>("#new-name")?.focus();
+  }
+
+  async function change(event: SubmitEvent) {
+    event.preventDefault();
+    if (!edited) return;
+    const body = { version: edited.version, name: newName, note: newNote };
+    const told = await ask(
+      api.PATCH("/api/clients/{client_id}", { params: { path: { client_id: edited.id } }, body }),
+    );
+    if ("refusal" in told) {
+      const theirs = told.refusal.current as Schemas["ClientRow"] | undefined;
+      editTrouble = theirs
+        ? `${told.refusal.message} It now says “${theirs.name}: ${theirs.note}”. Keep again to put yours over it.`
+        : told.refusal.message;
+      if (theirs) edited = theirs;
+      return;
+    }
+    edited = null;
+    await refresh();
   }
 
   function onkeydown(event: KeyboardEvent) {
@@ -93,29 +127,50 @@
         <ul>
           {#each shown as client (client.id)}
             <li class="flex items-center gap-4 border-b border-rule hover:bg-sheet">
-              <a
-                href="/people/{client.id}"
-                class="grid min-w-0 grow grid-cols-[1fr_auto] gap-x-6 px-1 py-2.5"
-              >
-                <span class="heading truncate text-lg">{client.name}</span>
-                <span class="row-span-2 self-center text-right text-sm">
-                  {#if client.measures}{client.measures}
-                    {client.measures === 1 ? "measure" : "measures"}{:else}<span class="text-bark"
-                      >not measured yet</span
-                    >{/if}
-                  <span class="block text-bark">
-                    {client.looks ? `${client.looks} ${client.looks === 1 ? "look" : "looks"}` : "no looks"} · {day.format(
-                      new Date(client.changed_at),
-                    )}
+              {#if edited?.id === client.id}
+                <form
+                  onsubmit={change}
+                  class="grid grow grid-cols-[14rem_1fr_auto_auto] items-end gap-3 px-1 py-2"
+                >
+                  <label class="text-sm text-bark">
+                    Name<input id="new-name" class="field" required bind:value={newName} />
+                  </label>
+                  <label class="text-sm text-bark">Note<input class="field" bind:value={newNote} /></label>
+                  <button class="press" data-main>Keep</button>
+                  <button class="press" type="button" onclick={() => (edited = null)}>Leave</button>
+                  {#if editTrouble}<p role="alert" class="col-span-4 text-madder">{editTrouble}</p>{/if}
+                </form>
+              {:else}
+                <a
+                  href="/people/{client.id}"
+                  class="grid min-w-0 grow grid-cols-[1fr_auto] gap-x-6 px-1 py-2.5"
+                >
+                  <span class="heading truncate text-lg">{client.name}</span>
+                  <span class="row-span-2 self-center text-right text-sm">
+                    {#if client.measures}{client.measures}
+                      {client.measures === 1 ? "measure" : "measures"}{:else}<span class="text-bark"
+                        >not measured yet</span
+                      >{/if}
+                    <span class="block text-bark">
+                      {client.looks ? `${client.looks} ${client.looks === 1 ? "look" : "looks"}` : "no looks"} ·
+                      {day.format(new Date(client.changed_at))}
+                    </span>
                   </span>
-                </span>
-                <span class="truncate text-sm text-bark">{client.note || "No note"}</span>
-              </a>
-              <button
-                class="quiet text-sm"
-                aria-label="Remove {client.name}"
-                onclick={() => void remove(client)}>Remove</button
-              >
+                  <span class="truncate text-sm text-bark">{client.note || "No note"}</span>
+                </a>
+                <button
+                  class="quiet text-sm"
+                  aria-label="Rename {client.name}"
+                  onclick={() => void edit(client)}
+                >
+                  Rename
+                </button>
+                <button
+                  class="quiet text-sm"
+                  aria-label="Remove {client.name}"
+                  onclick={() => void remove(client)}>Remove</button
+                >
+              {/if}
             </li>
           {/each}
         </ul>
