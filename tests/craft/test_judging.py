@@ -151,7 +151,7 @@ def test_a_wide_leg_is_drawn_as_wide_as_its_numbers_say() -> None:
 def test_a_straight_leg_on_a_full_calf_is_called_slim_and_told_what_to_shop_for() -> None:
     full = Body.of(Measures.of({"stature": 160, "hip": 112, "thigh": 66, "knee": 44, "calf": 44, "crotch_height": 72}))
     jeans = {"is": "jeans", "cut": "straight", "knee_cm": 45, "leg_opening_cm": 42, "inseam_cm": 62}
-    on_full, on_slim = (assess(body, Look.of([jeans, {"is": "tee"}])) for body in (full, BODY))
+    on_full, on_slim = (assess(body, Look.of([jeans, {"is": "tee", "tuck": "full"}])) for body in (full, BODY))
     stances = [[f.stance for f in told.judgement.findings if f.rule == "leg.reads_as"] for told in (on_full, on_slim)]
     assert stances == [["against"], ["for"]]
     assert dict(on_full.mends["leg.reads_as"].change)["leg_opening_cm"] == 48
