@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import contextlib
+import ctypes
 import fcntl
 import os
 import signal
@@ -76,6 +77,12 @@ def _prepare(*, build: bool = True) -> tuple[Cluster, dict[str, str]]:
     return cluster, env
 
 
+def _ends_with_us() -> None:
+    """Run in the child: were this command killed outright, the server must not outlive it."""
+    set_death_signal = 1  # PR_SET_PDEATHSIG, linux/prctl.h
+    ctypes.CDLL(None).prctl(set_death_signal, signal.SIGTERM)
+
+
 def gunicorn(port: int, env: Mapping[str, str], *more: str) -> subprocess.Popen[bytes]:
     """Start the application server; its words go into a log."""
     LOGS.mkdir(parents=True, exist_ok=True)
@@ -98,6 +105,7 @@ def gunicorn(port: int, env: Mapping[str, str], *more: str) -> subprocess.Popen[
             stdout=log,
             stderr=log,
             start_new_session=True,
+            preexec_fn=_ends_with_us,
         )
 
 
@@ -170,6 +178,7 @@ def dev(port: int) -> None:
             cwd=WEB,
             env={**os.environ, "BASILWOOD_API": f"http://127.0.0.1:{port + 1}"},
             start_new_session=True,
+            preexec_fn=_ends_with_us,
         )
         try:
             wait_for(port + 1, server)
