@@ -6,6 +6,7 @@ import argparse
 import errno
 import os
 import shutil
+import signal
 import subprocess
 import sys
 from collections.abc import Callable
@@ -57,6 +58,9 @@ def main() -> int:
     words.add_parser("bench", help="print the engine's figures", add_help=False)
     words.add_parser("shots", help="take the pictures of docs/screenshots anew")
     words.add_parser("types", help="make the front end's types anew from the interface")
+    for told in (signal.SIGTERM, signal.SIGINT):
+        # A shell that starts us in the background has SIGINT ignored; stopping must work all the same.
+        signal.signal(told, signal.default_int_handler)
     known, rest = parser.parse_known_args()
     if known.word in ("demo", "dev") and rest:
         parser.error(f"unknown: {' '.join(rest)}")

@@ -137,9 +137,6 @@ def stop(server: subprocess.Popen[bytes]) -> None:
 
 def _until_stopped(servers: list[subprocess.Popen[bytes]]) -> None:
     """Wait for Ctrl-C or SIGTERM, or for a server to end by itself."""
-    for told in (signal.SIGTERM, signal.SIGINT):
-        # A shell that starts us in the background has SIGINT ignored; Ctrl-C must work all the same.
-        signal.signal(told, signal.default_int_handler)
     try:
         while all(server.poll() is None for server in servers):
             time.sleep(0.3)
