@@ -45,9 +45,9 @@
   {#each schools as school (school.id)}
     <Word
       label={said(school.id)}
-      value={taken[school.id]}
+      value={taken[school.id] ?? school.positions[0]}
       choices={school.positions}
-      usual={said(school.positions[0] ?? "")}
+      removable={false}
       onchange={(position) => void take(school.id, position)}
     />
   {/each}

@@ -1,0 +1,156 @@
+"""Every rule, found where it should be and silent one change away. Minimal pairs: what differs is the reason."""
+
+from __future__ import annotations
+
+from typing import Any
+
+import pytest
+
+from craft.assessment import assess
+from craft.body import Body, Measures
+from craft.body.shape import read_shape
+from craft.body.words import SHAPES, nominal_measures
+from craft.judge import RULES, Aims, Finding, judge
+from craft.look import Look, compose
+from craft.schools import Schools
+
+Words = dict[str, Any]
+BODY = Body.of(
+    Measures.of(
+        {"stature": 165, "bust": 92, "waist": 74, "belly": 84, "hip": 100, "crotch_height": 76, "front_rise_navel": 28}
+    )
+)
+OVAL = Body.of(nominal_measures({"shape": "oval", "middle": "full"}, {}))
+SHORT = Body.of(Measures.of({"stature": 158, "crotch_height": 80, "waist_height": 101, "navel_height": 98}))
+
+JEANS: Words = {"is": "jeans", "cut": "slim", "hem": "ankle"}
+WIDE: Words = {"is": "trousers", "cut": "wide", "hem": "foot"}
+SKINNY: Words = {"is": "jeans", "cut": "skinny", "hem": "ankle"}
+TEE: Words = {"is": "tee", "tuck": "full"}
+LOAFERS: Words = {"is": "loafers"}
+
+
+def found(rule: str, *pieces: Words, body: Body = BODY, aims: Aims | None = None, **school: str) -> Finding | None:
+    judged = judge(compose(body, Look.of(list(pieces)), Schools.of(school)), aims)
+    return next((finding for finding in judged.findings if finding.rule == rule), None)
+
+
+#: rule, stance, pieces that have it, the piece that takes it away (in place of the one of its slot).
+PAIRS: list[tuple[str, str, list[Words], Words]] = [
+    ("rise.label", "against", [{"is": "jeans", "rise": "high", "front_rise_cm": 24}], {"is": "jeans", "front_rise_cm": 24}),
+    ("rise.label", "for", [{"is": "jeans", "rise": "mid", "front_rise_cm": 28}], {"is": "jeans", "rise": "mid"}),
+    ("length.trailing", "against", [{**WIDE, "hem": "puddle"}, LOAFERS], WIDE),
+    ("length.trip_hazard", "caution", [{**WIDE, "hem": "puddle"}, LOAFERS], WIDE),
+    ("length.bunching", "against", [{**SKINNY, "hem": "puddle"}], SKINNY),
+    ("length.place", "for", [JEANS, TEE], {**JEANS, "hem": "lower_calf"}),
+    ("length.place", "against", [{**JEANS, "hem": "mid_calf"}], {**JEANS, "hem": "lower_calf"}),
+    ("length.floor", "for", [WIDE, LOAFERS], {**WIDE, "hem": "puddle"}),
+    ("length.floor", "against", [{**WIDE, "hem": "ankle"}, LOAFERS], {**JEANS, "hem": "ankle"}),
+    ("length.ankle", "for", [JEANS, {"is": "flats"}], {"is": "ankle_boots"}),
+    ("volume.contrast", "against", [SKINNY, {"is": "tee", "fit": "tight"}], {"is": "tee", "fit": "skimming"}),
+    ("volume.contrast", "against", [WIDE, {"is": "shirt", "fit": "oversized"}], {"is": "shirt", "fit": "skimming", "tuck": "full"}),
+    ("volume.contrast", "for", [SKINNY, {"is": "shirt", "fit": "oversized"}], {"is": "shirt", "fit": "fitted"}),
+    ("volume.waist", "for", [JEANS, TEE], {"is": "tee", "tuck": "none"}),
+    ("volume.waist", "against", [WIDE, {"is": "shirt"}], {"is": "shirt", "tuck": "front"}),
+    ("volume.tuck_bulk", "against", [JEANS, {"is": "knit", "fabric": ["chunky"], "tuck": "full"}], {"is": "knit", "fabric": ["chunky"], "tuck": "front"}),
+    ("edges.proportion", "for", [{**JEANS, "rise": "high"}, TEE], {"is": "tee", "tuck": "none"}),
+    ("edges.proportion", "against", [JEANS, {"is": "shirt", "hem": "hip"}], {"is": "shirt", "hem": "high_hip"}),
+    ("edges.top_hem", "against", [JEANS, {"is": "shirt", "hem": "hip"}], {"is": "shirt", "hem": "seat"}),
+    ("edges.covers", "for", [SKINNY, {"is": "knit", "hem": "seat"}], {"is": "knit", "hem": "high_hip"}),
+    ("edges.covers", "against", [{"is": "leggings"}, {"is": "tee"}], {"is": "tee", "hem": "upper_thigh"}),
+    ("edges.gap", "against", [{**JEANS, "hem": "mid_calf"}, {"is": "ankle_boots", "shaft": "wide"}], {"is": "tall_boots"}),
+    ("edges.gap", "for", [JEANS, {"is": "ankle_boots"}], LOAFERS),
+    ("edges.strap", "against", [JEANS, {"is": "sandals", "ankle_strap": True}], {"is": "sandals"}),
+    ("feet.weight", "against", [WIDE, {"is": "ankle_boots", "bulk": "chunky"}], {"is": "ankle_boots", "bulk": "dainty"}),
+    ("feet.weight", "for", [SKINNY, {"is": "knit"}, {"is": "trainers", "bulk": "chunky"}], {"is": "trainers"}),
+    ("feet.weight", "against", [SKINNY, {"is": "knit", "fit": "oversized"}, {"is": "flats"}], {"is": "trainers"}),
+    ("feet.inside", "against", [{**WIDE, "worn": "inside"}, {"is": "tall_boots"}], WIDE),
+    ("feet.inside", "for", [{**SKINNY, "worn": "inside"}, {"is": "tall_boots"}], SKINNY),
+    ("feet.toe", "for", [WIDE, {"is": "flats", "toe": "pointed"}], {"is": "flats", "toe": "almond"}),
+    ("feet.toe", "against", [WIDE, {"is": "flats", "toe": "round"}], {"is": "flats", "toe": "almond"}),
+    ("feet.heel", "for", [JEANS, {"is": "pumps", "heel": "mid"}], {"is": "pumps", "heel": "flat"}),
+    ("feet.heel", "against", [{"is": "jeans", "cut": "flare"}, {"is": "flats"}], {"is": "flats", "toe": "pointed"}),
+    ("feet.dated", "against", [SKINNY, {"is": "pumps", "heel": "high", "heel_shape": "stiletto"}], {"is": "pumps", "heel": "kitten"}),
+    ("feet.colour", "for", [{**JEANS, "colour": "navy"}, {**LOAFERS, "colour": "black"}], {**LOAFERS, "colour": "red"}),
+    ("feet.colour", "against", [{**JEANS, "colour": "white"}, TEE, {**LOAFERS, "colour": "black"}], {**LOAFERS, "colour": "cream"}),
+]  # fmt: skip
+
+
+@pytest.mark.parametrize(("rule", "stance", "pieces", "instead"), PAIRS)
+def test_a_rule_is_found_and_one_change_takes_it_away(
+    rule: str, stance: str, pieces: list[Words], instead: Words
+) -> None:
+    there = found(rule, *pieces)
+    assert there is not None and there.stance == stance
+    slot = Look.of([instead]).pieces[0].slot
+    rest = [words for words in pieces if Look.of([words]).pieces[0].slot != slot]
+    gone = found(rule, *rest, instead)
+    assert gone is None or gone.stance != stance
+
+
+def test_the_pairs_and_the_tests_below_reach_every_rule() -> None:
+    named = {pair[0] for pair in PAIRS} | {"rise.middle", "rise.rides_up", "volume.cling", "feet.limit", "leg.reads_as"}
+    assert len({rule.check for rule in RULES}) == len(RULES)
+    said = {f"{rule.check.__module__.rsplit('.', 1)[-1]}" for rule in RULES}
+    assert {name.split(".")[0] for name in named} == said
+
+
+@pytest.mark.parametrize(
+    ("rise", "fabric", "school", "stance"),
+    [
+        ("low", [], "hold_high", "against"),
+        ("high", [], "hold_high", "for"),
+        ("high", ["stretch"], "cross_middle", "against"),
+        ("mid", [], "cross_middle", "for"),
+        ("mid", ["stretch"], "cross_middle", None),
+    ],
+)
+def test_schools_on_a_full_middle(rise: str, fabric: list[str], school: str, stance: str | None) -> None:
+    piece = {"is": "jeans", "rise": rise, "fabric": fabric}
+    there = found("rise.middle", piece, body=OVAL, full_middle_rise=school)
+    assert (there.stance if there else None) == stance
+    assert found("rise.middle", {"is": "jeans", "rise": "high"}) is None
+
+
+def test_a_very_high_band_rides_up_on_a_short_torso_only() -> None:
+    assert found("rise.rides_up", {"is": "jeans", "rise": "very_high"}, body=SHORT) is not None
+    assert found("rise.rides_up", {"is": "jeans", "rise": "mid"}, body=SHORT) is None
+
+
+def test_cling_is_said_for_a_full_middle_or_a_zone_to_soften() -> None:
+    tight = {"is": "tee", "fit": "tight"}
+    assert found("volume.cling", JEANS, tight) is None
+    assert found("volume.cling", JEANS, tight, body=OVAL) is not None
+    assert found("volume.cling", JEANS, tight, aims=Aims.of({"soften": ["middle"]})) is not None
+    assert found("volume.cling", JEANS, {"is": "tee"}, body=OVAL) is None
+
+
+def test_a_limit_is_a_caution_and_weighs_nothing() -> None:
+    aims = Aims.of({"wont": ["heels"]})
+    there = found("feet.limit", JEANS, {"is": "pumps", "heel": "high"}, aims=aims)
+    assert there is not None and (there.stance, there.weight) == ("caution", 0.0)
+    assert found("feet.limit", JEANS, {"is": "pumps", "heel": "high"}) is None
+
+
+def test_aims_change_weights_never_facts() -> None:
+    pieces = [{**JEANS, "rise": "high"}, TEE]
+    plain, wanted = (found("edges.proportion", *pieces, aims=Aims.of({"wants": w})) for w in ([], ["lengthen_legs"]))
+    assert plain and wanted
+    assert wanted.weight > plain.weight
+    assert (wanted.height, wanted.figure) == (plain.height, plain.figure)
+
+
+@pytest.mark.parametrize("shape", sorted(SHAPES))
+def test_the_words_for_a_shape_make_a_body_that_reads_so(shape: str) -> None:
+    assert read_shape(Body.of(nominal_measures({"shape": shape}, {}))).shape == shape
+
+
+def test_each_mend_says_what_to_do_and_free_ones_come_first() -> None:
+    told = assess(BODY, Look.of([WIDE, {"is": "shirt", "fit": "relaxed"}, LOAFERS]))
+    mend = told.mends["volume.contrast"]
+    assert mend.cost == 0 and mend.slot == "top" and "uck" in mend.text.say()
+    hemmed = assess(BODY, Look.of([{"is": "jeans", "cut": "slim", "inseam_cm": 78}, TEE, LOAFERS])).mends[
+        "length.bunching"
+    ]
+    assert hemmed.text.say("in").endswith(".") and "Hem it by" in hemmed.text.say()
+    assert dict(hemmed.change)["inseam_cm"] < 78
