@@ -95,6 +95,7 @@ def gunicorn(port: int, env: Mapping[str, str], *more: str) -> subprocess.Popen[
         "gthread",
         "--graceful-timeout",
         "5",
+        "--no-control-socket",
     ]
     log = (LOGS / "gunicorn.log").open("ab")
     with log:
@@ -127,7 +128,7 @@ def wait_for(port: int, server: subprocess.Popen[bytes], seconds: float = 60) ->
 def stop(server: subprocess.Popen[bytes]) -> None:
     """Stop a server we started, gently first."""
     if server.poll() is None:
-        server.terminate()
+        os.killpg(server.pid, signal.SIGTERM)
         try:
             server.wait(10)
         except subprocess.TimeoutExpired:
@@ -171,7 +172,15 @@ def dev(port: int) -> None:
         cluster, env = _prepare(build=False)
         server = gunicorn(port + 1, env, "--workers", "1", "--reload")
         vite = subprocess.Popen(
-            ["npx", "vite", "dev", "--host", "127.0.0.1", "--port", str(port), "--strictPort"],
+            [
+                str(WEB / "node_modules" / ".bin" / "vite"),
+                "dev",
+                "--host",
+                "127.0.0.1",
+                "--port",
+                str(port),
+                "--strictPort",
+            ],
             cwd=WEB,
             env={**os.environ, "BASILWOOD_API": f"http://127.0.0.1:{port + 1}"},
             start_new_session=True,

@@ -19,7 +19,8 @@ def arm_path(body: Body, lift: float) -> list[tuple[Point, float]]:
     """The right arm as points and half widths from shoulder to wrist, above the ground."""
     tip = body.breadths["shoulder_breadth"].cm / 2
     top = body.height("shoulder") + lift - SHOULDER_SLOPE + 0.9
-    hip = body.half_breadth(body.height("hip"))
+    # Arms hang clear of the widest of hip and belly.
+    hip = max(body.half_breadth(body.height(level)) for level in ("hip", "navel"))
     reach = max(hip + 4.5, tip + 4.0) - (tip - 3.4)
     length = body.lengths["arm_length"].cm
     fall = math.sqrt(max(length**2 - reach**2, (0.8 * length) ** 2))

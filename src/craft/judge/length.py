@@ -58,9 +58,9 @@ def hem_place(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         figure = Figure(
             "hem above the ankle bone", above_bone, body.height("narrow_ankle") + 3 - body.height("ankle_bone")
         )
+        where = "at" if above_bone < 0.5 else "{above} above"
         text = Sentence.of(
-            "The hem ends {above} above the ankle bone, on a narrow place; it stays there in any shoe.",
-            above=max(0.0, above_bone),
+            f"The hem ends {where} the ankle bone, on a narrow place; it stays there in any shoe.", above=above_bone
         )
         also = ("ankle_shown",) if outfit.skin else ()
         yield Finding(

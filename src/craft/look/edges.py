@@ -14,7 +14,7 @@ from craft.wear.landing import name_height
 class Edge:
     """A line across the figure: height above the ground, the body's half breadth there, cm.
 
-    `at` is the hem word where it lands on this body; `seen` is false for an edge that
+    `at` is the hem word where it lands on this body, or the rise of a band; `seen` is false for an edge that
     another layer covers.
     """
 
@@ -36,14 +36,15 @@ def edges_of(
 ) -> tuple[Edge, ...]:
     """All edges of the worn pieces, top to bottom."""
 
-    def edge(key: str, slot: str, name: str, landing: Landing, seen: bool = True) -> Edge:
-        on_body = landing.cm - lift
-        return Edge(key, slot, name, landing, name_height(body, landing.cm, lift), body.half_breadth(on_body), seen)
+    def edge(key: str, slot: str, name: str, landing: Landing, seen: bool = True, at: str = "") -> Edge:
+        place = at or name_height(body, landing.cm, lift)
+        return Edge(key, slot, name, landing, place, body.half_breadth(landing.cm - lift), seen)
 
     found = []
     if bottom:
         covered = top is not None and not top.tucked and top.hem.cm < bottom.waistband.cm
-        found.append(edge("waistband", "bottom", "waistband", bottom.waistband, not covered))
+        # A band is named by its rise: the word a label uses, for where it really lies.
+        found.append(edge("waistband", "bottom", "waistband", bottom.waistband, not covered, f"{bottom.rise}_rise"))
         hidden = bottom.inside and shoes.cover.cm > bottom.hem.cm
         found.append(edge("leg_hem", "bottom", f"{said(bottom.piece.kind)} hem", bottom.hem, not hidden))
     if top:

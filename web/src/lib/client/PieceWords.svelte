@@ -110,7 +110,7 @@
     </div>
   </div>
   {#if piece}
-    <div class="grid grid-cols-[repeat(auto-fill,minmax(7.9rem,1fr))] gap-x-3">
+    <div class="grid grid-cols-[repeat(auto-fill,minmax(6.9rem,1fr))] gap-x-3">
       {#each rows as row (row.key)}
         <Word
           label={row.label}

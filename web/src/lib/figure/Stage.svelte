@@ -35,7 +35,7 @@
     {#each assessment.edges as edge (edge.key)}
       <li>
         {edge.name}: {#if !studio.turned}{length(edge.height, studio.unit)} above the floor,
-        {/if}at the {edge.at}{edge.seen ? "" : ", covered"},
+        {/if}{edge.at}{edge.seen ? "" : ", covered"},
         {edge.settled ? "measured" : "not yet measured"}
       </li>
     {/each}
