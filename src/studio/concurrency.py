@@ -23,9 +23,10 @@ class Stale(Exception):
 
 
 def write(row_type: type[Row], member: Member, row_id: Any, version: int, **changes: Any) -> Row:
-    """Change one row of the member's studio if it is still at `version`; raises Stale, or Http404."""
+    """Change one row of the member's studio if it is still at `version`; raises Stale, or Http404
+    where it is gone or was removed."""
     with transaction.atomic():
-        row: Row = row_type.objects.of(member).select_for_update(of=("self",)).found(id=row_id)
+        row: Row = row_type.objects.of(member).kept().select_for_update(of=("self",)).found(id=row_id)
         if row.version != version:
             raise Stale(row)
         for name, value in changes.items():

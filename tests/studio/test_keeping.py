@@ -20,6 +20,10 @@ def test_readings_are_added_never_changed(house: House) -> None:
     assert house.api.ask("GET", f"/clients/{house.client.id}/readings").told == []
     sessions = house.api.ask("GET", f"/clients/{house.client.id}/sessions").told
     assert [len(session["readings"]) for session in sessions] == [2]
+    kept = Reading.objects.earliest("taken_at")
+    kept.typed = "30in"
+    with pytest.raises(TypeError, match="only ever added"):
+        kept.save()
 
 
 @pytest.mark.parametrize(
@@ -101,6 +105,8 @@ def test_removals_can_be_undone(house: House) -> None:
     client = house.client.id
     assert house.api.ask("DELETE", f"/looks/{look}").status_code == 204
     assert house.api.ask("GET", f"/clients/{client}/looks").told == []
+    change = {"version": 1, "name": "Late", "pieces": []}
+    assert house.api.ask("PUT", f"/looks/{look}", change).status_code == 404
     assert house.api.ask("POST", f"/looks/{look}/restore").status_code == 200
     assert house.api.ask("DELETE", f"/clients/{client}").status_code == 204
     assert house.api.ask("GET", "/clients").told == []

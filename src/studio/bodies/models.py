@@ -36,6 +36,12 @@ class Reading(models.Model):
 
     objects = StudioQuerySet.as_manager()
 
+    def save(self, *args: Any, **options: Any) -> None:
+        """Add the reading; one that is kept is never written again."""
+        if not self._state.adding:
+            raise TypeError("A reading is only ever added.")
+        super().save(*args, **options)
+
     class Meta:
         ordering: ClassVar[list[str]] = ["taken_at", "id"]
         indexes: ClassVar[list[models.Index]] = [models.Index(fields=["studio", "measure", "taken_at"])]

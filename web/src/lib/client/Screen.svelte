@@ -153,7 +153,7 @@
             </button>
           {/each}
         </nav>
-        <div class="min-h-0 grow overflow-y-auto px-4 py-3" bind:this={panel} tabindex="-1">
+        <div class="relative min-h-0 grow overflow-y-auto px-4 py-3" bind:this={panel} tabindex="-1">
           {#if step === "Measure"}
             {#if studio.turned}<p>The screen is turned to the client; figures are hidden.</p>
             {:else}<Measure {desk} />{/if}
