@@ -45,8 +45,3 @@ class Schools:
 
     def position(self, school: str) -> str:
         return dict(self.taken).get(school, POSITIONS[school][0])
-
-    def other(self, school: str) -> str:
-        """The position not taken."""
-        taken = self.position(school)
-        return next(position for position in POSITIONS[school] if position != taken)

@@ -100,10 +100,6 @@ class Measures:
         """Those of `names` that were taken."""
         return {name: cm for name, cm in self.items if name in names}
 
-    def with_(self, **taken: float) -> Measures:
-        """A copy with some figures added or replaced."""
-        return Measures.of({**dict(self.items), **taken})
-
     def __iter__(self) -> Iterator[tuple[str, float]]:
         return iter(self.items)
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import re
 from collections.abc import Mapping
-from dataclasses import dataclass, field, replace
+from dataclasses import dataclass, field
 from typing import Any
 
 from craft.cloth import words
@@ -97,11 +97,6 @@ class Piece:
         """The piece in words and figures again: what `Piece.of` reads."""
         said = {key: list(value) if isinstance(value, tuple) else value for key, value in self.said}
         return {"is": self.kind} | said | dict(self.figures)
-
-    def as_worn(self, **how: Any) -> Piece:
-        """A copy with words replaced unchecked; for the engine's own searches."""
-        said = tuple(sorted((dict(self.said) | how).items()))
-        return replace(self, said=said)
 
 
 def _word(key: str, value: Any) -> Any:

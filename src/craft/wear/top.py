@@ -93,10 +93,6 @@ class WornTop:
     def colour(self) -> str:
         return self.piece.word("colour") or ROWS[self.piece.kind].colour
 
-    @property
-    def is_close(self) -> bool:
-        return self.volume <= 1.2
-
 
 def wear_top(body: Body, piece: Piece, lift: float, waistband: Landing | None) -> WornTop:
     """Put a top on a body; `waistband` is the band it may be tucked into."""
