@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import re
+from dataclasses import dataclass
 from fractions import Fraction
 from typing import Literal
 
@@ -92,3 +93,22 @@ def format_length(cm: float, unit: Unit = "cm", *, signed: bool = False) -> str:
     fraction = str(Fraction(part, INCH_STEP.denominator)) if part else ""
     body = " ".join(piece for piece in (str(whole) if whole or not part else "", fraction) if piece)
     return f"{sign if steps else ''}{body} in"
+
+
+@dataclass(frozen=True, slots=True)
+class Sentence:
+    """Words with lengths in them, so that it can be said in cm or inches.
+
+    >>> Sentence.of("{gap} of ankle shows.", gap=5.08).say("in")
+    '2 in of ankle shows.'
+    """
+
+    template: str
+    lengths: tuple[tuple[str, float], ...] = ()
+
+    @classmethod
+    def of(cls, template: str, **lengths: float) -> Sentence:
+        return cls(template, tuple(lengths.items()))
+
+    def say(self, unit: Unit = "cm") -> str:
+        return self.template.format(**{name: format_length(cm, unit) for name, cm in self.lengths})

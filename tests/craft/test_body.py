@@ -8,8 +8,8 @@ from hypothesis import strategies as st
 
 from craft.body import Body, Measures, read_shape
 from craft.body.measures import GIRTHS, HEIGHTS
-from craft.body.plausibility import check
 from craft.body.proportions import GIRTH_ROWS, HEIGHT_ROWS
+from craft.measuring.checks import check
 
 statures = st.floats(145, 195)
 shares = st.floats(0.94, 1.06)

@@ -3,6 +3,6 @@
 from craft.body.body import Body
 from craft.body.measures import Measures
 from craft.body.quantity import Origin, Quantity
-from craft.body.shape import ShapeReading, read_shape
+from craft.body.shape import ShapeReading, read_front, read_shape
 
-__all__ = ["Body", "Measures", "Origin", "Quantity", "ShapeReading", "read_shape"]
+__all__ = ["Body", "Measures", "Origin", "Quantity", "ShapeReading", "read_front", "read_shape"]

@@ -4,22 +4,19 @@ from __future__ import annotations
 
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass, field
-from functools import lru_cache
+from functools import cached_property, lru_cache
 from types import MappingProxyType
 
 import numpy as np
 from scipy.interpolate import PchipInterpolator
 
 from craft.body import proportions as ref
-from craft.body.estimate import estimate_girths, estimate_heights
-from craft.body.measures import BREADTHS, GIRTHS, HEIGHTS, READING_SPREAD, Measures
+from craft.body.estimate import estimate
+from craft.body.measures import BREADTHS, GIRTHS, HEIGHTS, LENGTHS, Measures
 from craft.body.quantity import Quantity
-from craft.body.rise import RiseCurve, estimate_front_rise
+from craft.body.rise import RiseCurve
 
 Curve = Callable[[float], float]
-
-#: Stature when nothing at all is known: women and men of G89 pooled, with their spread.
-UNKNOWN_STATURE = Quantity(168.0, 9.0, "estimated")
 
 
 @dataclass(frozen=True)
@@ -37,14 +34,19 @@ class Body:
     breadths: Mapping[str, Quantity] = field(compare=False)
     lengths: Mapping[str, Quantity] = field(compare=False)
     rise: RiseCurve = field(compare=False)
-    _torso: Curve = field(repr=False, compare=False)
-    _leg: Curve = field(repr=False, compare=False)
-    _leg_girth: Curve = field(repr=False, compare=False)
 
     @staticmethod
     def of(measures: Measures) -> Body:
         """The body these measures describe; the rest is estimated. Computed once per set."""
         return _body_of(measures)
+
+    @staticmethod
+    def whole(measures: Measures) -> Body:
+        """The body of a set that holds every measure of the list: nothing is estimated, nothing kept.
+
+        For searches over many bodies that are looked at once.
+        """
+        return _made(measures, measures.figures)
 
     @property
     def stature(self) -> float:
@@ -57,37 +59,54 @@ class Body:
     def girth(self, name: str) -> float:
         return self.girths[name].cm
 
+    def quantity(self, name: str) -> Quantity:
+        """Any measure of the list, with its spread and origin."""
+        for held in (self.heights, self.girths, self.breadths, self.lengths):
+            if name in held:
+                return held[name]
+        raise KeyError(name)
+
+    # Curves are made when first asked for: a search over many bodies may never look.
+    @cached_property
+    def _torso(self) -> Curve:
+        return _torso_curve(self.heights, self.girths, self.breadths)
+
+    @cached_property
+    def _legs(self) -> tuple[Curve, Curve]:
+        """Front-view half breadth, and girth, of one leg by height."""
+        return _leg_curves(self.heights, self.girths)
+
     def half_breadth(self, height: float) -> float:
         """Half the front-view breadth of the trunk or of both legs together at a height, cm."""
         if height >= self.height("crotch"):
             return self._torso(height)
-        return self.leg_centre(height) + self._leg(height)
+        return self.leg_centre(height) + self.leg_half_breadth(height)
 
     def leg_half_breadth(self, height: float) -> float:
         """Half the front-view breadth of one leg at a height below the crotch, cm."""
-        return self._leg(height)
+        return self._legs[0](height)
 
     def leg_girth(self, height: float) -> float:
         """Girth of one leg at a height below the crotch, cm."""
-        return self._leg_girth(height)
+        return self._legs[1](height)
 
     def leg_centre(self, height: float) -> float:
         """Distance of a leg's middle from the body's midline at a height, cm."""
         crotch = self.height("crotch")
-        top = max(self._leg(crotch) + 0.2, self._torso(crotch) - self._leg(crotch))
-        foot = max(0.8 * top, self._leg(self.height("calf")) + 0.6)
+        top = max(self.leg_half_breadth(crotch) + 0.2, self._torso(crotch) - self.leg_half_breadth(crotch))
+        foot = max(0.8 * top, self.leg_half_breadth(self.height("calf")) + 0.6)
         return foot + (top - foot) * min(max(height / crotch, 0.0), 1.0)
 
 
 @lru_cache(maxsize=1024)
 def _body_of(measures: Measures) -> Body:
-    stature = _stature(measures)
-    taken = dict(measures)
-    heights = estimate_heights({**measures.among(HEIGHTS), "stature": stature.cm})
-    heights["stature"] = stature
-    girths = estimate_girths(stature.cm, measures.among(GIRTHS))
-    breadths = _breadths(stature.cm, girths, measures.among(BREADTHS))
-    lengths = _lengths(stature.cm, heights, girths, taken)
+    return _made(measures, estimate(measures))
+
+
+def _made(measures: Measures, known: Mapping[str, Quantity]) -> Body:
+    heights, girths, breadths, lengths = (
+        {name: known[name] for name in names} for names in (HEIGHTS, GIRTHS, BREADTHS, LENGTHS)
+    )
     rise = RiseCurve.through(heights, lengths)
     return Body(
         measures,
@@ -96,41 +115,7 @@ def _body_of(measures: Measures) -> Body:
         MappingProxyType(breadths),
         MappingProxyType(lengths),
         rise,
-        _torso_curve(heights, girths, breadths),
-        *_leg_curves(heights, girths),
     )
-
-
-def _stature(measures: Measures) -> Quantity:
-    taken = measures.get("stature")
-    if taken is not None:
-        return Quantity(taken, READING_SPREAD["height"], "measured")
-    guesses = [cm / ref.HEIGHT_ROWS[name].fraction for name, cm in measures.among(HEIGHTS).items()]
-    if not guesses:
-        return UNKNOWN_STATURE
-    return Quantity(max(float(np.median(guesses)), *measures.among(HEIGHTS).values()), 4.0, "estimated")
-
-
-def _breadths(stature: float, girths: Mapping[str, Quantity], taken: Mapping[str, float]) -> dict[str, Quantity]:
-    hip = girths["hip"]
-    guess = {
-        "shoulder_breadth": Quantity(ref.SHOULDER_FRACTION * stature, ref.SHOULDER_SPREAD * stature, "estimated"),
-        "hip_breadth": Quantity(
-            ref.BREADTH_OVER_GIRTH["hip"] * hip.cm, 1.0 + ref.BREADTH_OVER_GIRTH["hip"] * hip.spread, "estimated"
-        ),
-    }
-    return guess | {name: Quantity(cm, READING_SPREAD["breadth"], "measured") for name, cm in taken.items()}
-
-
-def _lengths(
-    stature: float, heights: Mapping[str, Quantity], girths: Mapping[str, Quantity], taken: Mapping[str, float]
-) -> dict[str, Quantity]:
-    guess = estimate_front_rise(heights, girths, taken) | {
-        "arm_length": Quantity(ref.ARM_FRACTION * stature, ref.ARM_SPREAD * stature, "estimated"),
-        "foot_length": Quantity(ref.FOOT_FRACTION * stature, ref.FOOT_SPREAD * stature, "estimated"),
-    }
-    measured = {n: Quantity(taken[n], READING_SPREAD["length"], "measured") for n in guess if n in taken}
-    return guess | measured
 
 
 def _curve(points: list[tuple[float, float]]) -> Curve:

@@ -16,25 +16,6 @@ from craft.body.quantity import Quantity
 #: A quarter circle of radius r is this much longer along than it is tall, times r.
 _EXTRA = math.pi / 2 - 1
 
-#: Radius of the seam's curve over the radius of the belly, were it round. W (our working
-#: figure): the crotch point lies under the middle of the trunk, so the seam comes forward
-#: by somewhat less than the belly's own radius.
-_SEAM_OVER_BELLY = 0.75
-_RISE_SPREAD = 1.8
-
-
-def estimate_front_rise(
-    heights: Mapping[str, Quantity], girths: Mapping[str, Quantity], taken: Mapping[str, float]
-) -> dict[str, Quantity]:
-    """Front rise to navel and waist, cm, where they were not taken."""
-    radius = _SEAM_OVER_BELLY * girths["belly"].cm / (2 * math.pi)
-    crotch, navel, waist = (heights[f"{name}_height"].cm for name in ("crotch", "navel", "waist"))
-    over = {"front_rise_navel": navel - crotch, "front_rise_waist": waist - crotch}
-    known = [(name, taken[name] - tall) for name, tall in over.items() if name in taken]
-    extra = known[0][1] if known else _EXTRA * radius
-    spread = 0.8 if known else _RISE_SPREAD
-    return {name: Quantity(tall + max(extra, 0.0), spread, "estimated") for name, tall in over.items()}
-
 
 @dataclass(frozen=True, slots=True)
 class RiseCurve:

@@ -11,6 +11,7 @@ from functools import lru_cache
 from typing import Literal
 
 from craft.body.body import Body
+from craft.body.proportions import BREADTH_OVER_GIRTH
 
 Shape = Literal["rectangle", "triangle", "inverted_triangle", "hourglass", "oval"]
 
@@ -47,6 +48,15 @@ class Border:
 
 
 @dataclass(frozen=True, slots=True)
+class Band:
+    """A stretch of one measure, cm, along which one shape is read, all else as it is."""
+
+    shape: Shape
+    low: float
+    high: float
+
+
+@dataclass(frozen=True, slots=True)
 class ShapeReading:
     """What shape is read, what else it nearly is, and from which differentials."""
 
@@ -55,6 +65,8 @@ class ShapeReading:
     has_waist: bool
     differentials: tuple[Differential, ...]
     settled: bool
+    #: Along bust, waist and hip: what would be read there.
+    bands: tuple[tuple[str, tuple[Band, ...]], ...] = ()
 
     @property
     def near_border(self) -> bool:
@@ -87,6 +99,23 @@ def classify(girths: _Girths) -> Shape:
     return "hourglass" if waist >= WAIST else "rectangle"
 
 
+def shape_of(body: Body) -> Shape:
+    """The working shape alone."""
+    return classify(_girths_of(body))
+
+
+def _girths_of(body: Body) -> _Girths:
+    figure = body.girths
+    shoulder = body.breadths["shoulder_breadth"]
+    return _Girths(
+        figure["bust"].cm,
+        figure["waist"].cm,
+        figure["belly"].cm if figure["belly"].settled else figure["waist"].cm,
+        figure["hip"].cm,
+        shoulder.cm * SHOULDER_AS_GIRTH if shoulder.settled else 0.0,
+    )
+
+
 @lru_cache(maxsize=1024)
 def read_shape(body: Body) -> ShapeReading:
     """Read the shape of a body from its girths.
@@ -95,15 +124,29 @@ def read_shape(body: Body) -> ShapeReading:
     >>> read_shape(Body.of(Measures.of({"stature": 165, "bust": 98, "waist": 72, "hip": 99}))).shape
     'hourglass'
     """
-    figure = body.girths
-    shoulder = body.breadths["shoulder_breadth"]
-    girths = _Girths(
-        figure["bust"].cm,
-        figure["waist"].cm,
-        figure["belly"].cm if figure["belly"].settled else figure["waist"].cm,
-        figure["hip"].cm,
-        shoulder.cm * SHOULDER_AS_GIRTH if shoulder.settled else 0.0,
-    )
+    return _reading(body, _girths_of(body), all(body.girths[name].settled for name in ("bust", "waist", "hip")))
+
+
+@lru_cache(maxsize=1024)
+def read_front(body: Body) -> ShapeReading:
+    """The second reading, by what the eye meets from the front: breadths in place of girths.
+
+    Shoulder and hip breadth stand for the girths that usually go with them; the waist has no
+    breadth on the measure list and stays a girth.
+
+    >>> from craft.body.measures import Measures
+    >>> taken = {"stature": 165, "bust": 92, "waist": 80, "hip": 92, "shoulder_breadth": 40, "hip_breadth": 31}
+    >>> read_front(Body.of(Measures.of(taken))).shape
+    'inverted_triangle'
+    """
+    upper = body.breadths["shoulder_breadth"].cm * SHOULDER_AS_GIRTH
+    lower = body.breadths["hip_breadth"].cm / BREADTH_OVER_GIRTH["hip"]
+    waist = body.girths["waist"].cm
+    girths = _Girths(upper, waist, waist, lower, 0.0)
+    return _reading(body, girths, all(figure.settled for figure in body.breadths.values()))
+
+
+def _reading(body: Body, girths: _Girths, settled: bool) -> ShapeReading:
     shape = classify(girths)
     mean = (girths.bust + girths.hip) / 2
     return ShapeReading(
@@ -111,8 +154,22 @@ def read_shape(body: Body) -> ShapeReading:
         _nearest_border(girths, shape),
         1 - girths.waist / mean >= WAIST_OF_OVAL,
         _differentials(body),
-        all(figure[name].settled for name in ("bust", "waist", "hip")),
+        settled,
+        tuple((name, _bands(girths, name)) for name in ("bust", "waist", "hip")),
     )
+
+
+def _bands(girths: _Girths, name: str) -> tuple[Band, ...]:
+    """What is read along one measure, REACH to either side of where it is."""
+    here = getattr(girths, name)
+    found: list[Band] = []
+    for step in range(-int(REACH / STEP), int(REACH / STEP) + 1):
+        shape, at = classify(_moved(girths, name, step * STEP)), here + step * STEP
+        if found and found[-1].shape == shape:
+            found[-1] = Band(shape, found[-1].low, at)
+        else:
+            found.append(Band(shape, found[-1].high if found else at, at))
+    return tuple(found)
 
 
 def _nearest_border(girths: _Girths, shape: Shape) -> Border | None:

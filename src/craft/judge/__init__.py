@@ -1,7 +1,8 @@
 """Judging: findings for and against a look, each at a height with its reason, and a verdict."""
 
 from craft.judge.aims import Aims
-from craft.judge.finding import Figure, Finding, Sentence
+from craft.judge.finding import Figure, Finding
 from craft.judge.judgement import RULES, Judgement, Rule, judge
+from craft.units import Sentence
 
 __all__ = ["RULES", "Aims", "Figure", "Finding", "Judgement", "Rule", "Sentence", "judge"]

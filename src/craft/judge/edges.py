@@ -5,8 +5,9 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from craft.judge.aims import Aims
-from craft.judge.finding import Figure, Finding, Sentence
+from craft.judge.finding import Figure, Finding
 from craft.look import Outfit
+from craft.units import Sentence
 
 #: Two thirds to three fifths of the figure below the break usually reads well; half and half
 #: reads blocky (brief, section 6).

@@ -6,8 +6,9 @@ from collections.abc import Iterator
 
 from craft.cloth.colour import difference, lightness
 from craft.judge.aims import Aims
-from craft.judge.finding import Figure, Finding, Sentence
+from craft.judge.finding import Figure, Finding
 from craft.look import Outfit
+from craft.units import Sentence
 from craft.wear.shoes import HEEL_CM
 
 #: A leg of at least this volume is wide (0 to 4); at most the second is close (W).

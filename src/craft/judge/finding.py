@@ -5,28 +5,9 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 from typing import Literal
 
-from craft.units import Unit, format_length
+from craft.units import Sentence, Unit, format_length
 
 Stance = Literal["for", "against", "caution"]
-
-
-@dataclass(frozen=True, slots=True)
-class Sentence:
-    """Words with lengths in them, so that it can be said in cm or inches.
-
-    >>> Sentence.of("{gap} of ankle shows.", gap=5.08).say("in")
-    '2 in of ankle shows.'
-    """
-
-    template: str
-    lengths: tuple[tuple[str, float], ...] = ()
-
-    @classmethod
-    def of(cls, template: str, **lengths: float) -> Sentence:
-        return cls(template, tuple(lengths.items()))
-
-    def say(self, unit: Unit = "cm") -> str:
-        return self.template.format(**{name: format_length(cm, unit) for name, cm in self.lengths})
 
 
 @dataclass(frozen=True, slots=True)

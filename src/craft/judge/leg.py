@@ -6,8 +6,9 @@ from collections.abc import Iterator
 
 from craft.cloth.words import said
 from craft.judge.aims import Aims
-from craft.judge.finding import Figure, Finding, Sentence
+from craft.judge.finding import Figure, Finding
 from craft.look import Outfit
+from craft.units import Sentence
 from craft.wear.ease import HANGS_STRAIGHT
 
 #: Cuts that promise to hang free of the calf.

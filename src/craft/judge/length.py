@@ -6,8 +6,9 @@ from collections.abc import Iterator
 
 from craft.cloth.words import said
 from craft.judge.aims import Aims
-from craft.judge.finding import Figure, Finding, Sentence
+from craft.judge.finding import Figure, Finding
 from craft.look import Outfit
+from craft.units import Sentence
 
 #: A hem nearer to the ground than this is trodden on while walking, cm (W).
 TRAILS_BELOW = 0.5

@@ -6,8 +6,9 @@ from collections.abc import Iterator
 
 from craft.cloth.words import said
 from craft.judge.aims import Aims
-from craft.judge.finding import Figure, Finding, Sentence, Stance
+from craft.judge.finding import Figure, Finding, Stance
 from craft.look import Outfit
+from craft.units import Sentence
 
 #: A belly that comes to this share of the hip counts as a full middle (W; the reference body's
 #: comes to 0.86, proportions.py).

@@ -5,9 +5,10 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from craft.judge.aims import Aims
-from craft.judge.finding import Figure, Finding, Sentence
+from craft.judge.finding import Figure, Finding
 from craft.judge.rise import FULL_MIDDLE
 from craft.look import Outfit
+from craft.units import Sentence
 from craft.wear.ease import fit_word
 from craft.wear.top import BULK_SHOWS
 

@@ -57,8 +57,6 @@ def word_height(body: Body, word: str) -> float:
             return at("crotch") + 0.3 * (at("hip") - at("crotch"))
         case "upper_thigh":
             return at("crotch") - 5.0
-        case "mid_thigh":
-            return (at("crotch") + at("knee")) / 2
         case "above_knee":
             return at("knee") + 5.5
         case "below_knee":

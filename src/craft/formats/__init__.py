@@ -1,0 +1,1 @@
+"""Open formats in and out: the table of measures and the client file."""

@@ -1,0 +1,116 @@
+"""The open client file: one client as JSON, versioned, with a published schema.
+
+docs/client-file.schema.json is made from these models; `./basilwood types` makes it anew and a
+test holds it. Exported and imported again, a file gives the same client.
+"""
+
+from __future__ import annotations
+
+from datetime import datetime
+from typing import Annotated, Any, Literal
+
+from pydantic import BaseModel, ConfigDict, Field, StringConstraints, ValidationError
+
+from craft.body.measures import MEASURES
+from craft.formats.brief_form import Aims, BriefForm, Said, Short
+
+FORMAT: Literal["basilwood-client"] = "basilwood-client"
+VERSION = 1
+
+
+class NotAClientFile(ValueError):
+    """The text is no client file, or one of another version; the message says which and where."""
+
+
+class _Part(BaseModel):
+    model_config = ConfigDict(extra="forbid")
+
+
+class FiledReading(_Part):
+    """One reading: cm, what was typed or sent, and what became of it."""
+
+    measure: Literal[MEASURES]  # type: ignore[valid-type]
+    cm: float = Field(gt=0, le=300)
+    typed: Annotated[str, StringConstraints(max_length=40)] = ""
+    source: Literal["typed", "tape", "table"] = "typed"
+    said: bool = False
+    checked: bool = False
+    set_aside: bool = False
+    withdrawn: bool = False
+    taken_at: datetime
+
+
+class FiledConsent(_Part):
+    """What the client agreed to and who was there."""
+
+    agreed: list[Short] = Field(default=[], max_length=10)
+    present: Short = ""
+    guardian: Short = ""
+
+
+class FiledSession(_Part):
+    """One measuring session."""
+
+    started_at: datetime
+    ended_at: datetime | None = None
+    ended: Literal["", "finished", "stopped"] = ""
+    protocol: Annotated[str, StringConstraints(max_length=20)] = "full"
+    side: Literal["left", "right"] = "right"
+    twice: bool = True
+    consent: FiledConsent = FiledConsent()
+    readings: list[FiledReading] = Field(default=[], max_length=500)
+
+
+class FiledLook(_Part):
+    """A look: its name and its pieces in words and figures."""
+
+    name: Short = ""
+    pieces: list[dict[str, Any]] = Field(default=[], max_length=12)
+
+
+class ClientFile(_Part):
+    """One client with everything recorded of them. Lengths are cm, times ISO 8601 with their zone."""
+
+    format: Literal["basilwood-client"] = FORMAT
+    version: Literal[1] = 1
+    name: Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=120)]
+    note: Annotated[str, StringConstraints(strip_whitespace=True, max_length=400)] = ""
+    aims: Aims = Aims()
+    brief: BriefForm = BriefForm()
+    sessions: list[FiledSession] = Field(default=[], max_length=500)
+    looks: list[FiledLook] = Field(default=[], max_length=500)
+
+
+__all__ = [
+    "ClientFile",
+    "FiledConsent",
+    "FiledLook",
+    "FiledReading",
+    "FiledSession",
+    "NotAClientFile",
+    "Said",
+    "read_file",
+]
+
+
+def read_file(text: str) -> ClientFile:
+    """Read a client file. Raises NotAClientFile with the first thing that is wrong, and where.
+
+    >>> read_file('{"format": "basilwood-client", "version": 1, "name": "Pia Reed"}').name
+    'Pia Reed'
+    """
+    try:
+        return ClientFile.model_validate_json(text)
+    except ValidationError as wrong:
+        first = wrong.errors()[0]
+        where = ".".join(str(part) for part in first["loc"])
+        if where == "version":
+            raise NotAClientFile(f"This file has another version than {VERSION}, which is the one read here.") from None
+        at = f" at {where}" if where else ""
+        raise NotAClientFile(f"This is not a client file{at}: {first['msg'].lower()}.") from None
+
+
+def schema() -> dict[str, Any]:
+    """The JSON Schema of the file."""
+    told = ClientFile.model_json_schema()
+    return {"$schema": "https://json-schema.org/draft/2020-12/schema", "title": "Basilwood client file", **told}
