@@ -16,7 +16,7 @@ from collections.abc import Iterator, Mapping
 
 from house import setup
 from house.places import HOUSE, LOGS, PYTHON, ROOT, WEB
-from house.postgres import Cluster, own_cluster
+from house.postgres import Cluster, free_port, own_cluster
 from house.steps import Trouble, check_room, open_house, say
 
 DEMO_EMAIL = "maud@hollinrow.example"
@@ -110,6 +110,26 @@ def gunicorn(port: int, env: Mapping[str, str], *more: str) -> subprocess.Popen[
         )
 
 
+def tape(port: int, env: Mapping[str, str], *more: str) -> subprocess.Popen[bytes]:
+    """Start the simulated measuring tape; the desk finds it through BASILWOOD_TAPE."""
+    LOGS.mkdir(parents=True, exist_ok=True)
+    with (LOGS / "tape.log").open("ab") as log:
+        return subprocess.Popen(
+            [str(PYTHON), "-m", "stands.tape", "--port", str(port), *more],
+            cwd=ROOT,
+            env={**os.environ, **env},
+            stdout=log,
+            stderr=log,
+            start_new_session=True,
+            preexec_fn=_ends_with_us,
+        )
+
+
+def tape_address(port: int) -> dict[str, str]:
+    """What the application needs to know to hear the tape."""
+    return {"BASILWOOD_TAPE": f"ws://127.0.0.1:{port}"}
+
+
 def wait_for(port: int, server: subprocess.Popen[bytes], seconds: float = 60) -> None:
     """Wait until the server answers, or say why it does not."""
     ends = time.monotonic() + seconds
@@ -152,7 +172,9 @@ def demo(port: int) -> None:
     with _alone(port):
         say("Basilwood")
         cluster, env = _prepare()
-        server = gunicorn(port, env, "--workers", str(WORKERS))
+        hearing = free_port()
+        measure = tape(hearing, env)
+        server = gunicorn(port, {**env, **tape_address(hearing)}, "--workers", str(WORKERS))
         try:
             wait_for(port, server)
             say(f"\n  Open      http://127.0.0.1:{port}/")
@@ -161,6 +183,7 @@ def demo(port: int) -> None:
             _until_stopped([server])
         finally:
             stop(server)
+            stop(measure)
             cluster.stop()
 
 
@@ -170,7 +193,9 @@ def dev(port: int) -> None:
     with _alone(port):
         say("Basilwood, for its developers")
         cluster, env = _prepare(build=False)
-        server = gunicorn(port + 1, env, "--workers", "1", "--reload")
+        hearing = free_port()
+        measure = tape(hearing, env)
+        server = gunicorn(port + 1, {**env, **tape_address(hearing)}, "--workers", "1", "--reload")
         vite = subprocess.Popen(
             [
                 str(WEB / "node_modules" / ".bin" / "vite"),
@@ -195,4 +220,5 @@ def dev(port: int) -> None:
         finally:
             stop(vite)
             stop(server)
+            stop(measure)
             cluster.stop()

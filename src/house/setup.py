@@ -101,6 +101,13 @@ def front_end_types() -> None:
     document = HOUSE / "openapi.json"
     env = environment({})
     run("openapi", "asking the interface for its document", [PYTHON, "-m", "studio.openapi", document], env=env)
+    file_schema = ROOT / "docs" / "client-file.schema.json"
+    run(
+        "schema",
+        "publishing the client file’s schema",
+        [PYTHON, "-m", "studio.openapi", "--file", file_schema],
+        env=env,
+    )
     target = WEB / "src" / "lib" / "api" / "schema.d.ts"
     run("types", "making the front end's types", ["npx", "openapi-typescript", document, "-o", target], cwd=WEB)
 

@@ -1,0 +1,1 @@
+"""A wireless measuring tape, simulated: it reads an invented body with noise, slips and drops out."""
