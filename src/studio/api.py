@@ -12,23 +12,28 @@ from ninja.security import django_auth
 from craft.body.measures import UnknownMeasure
 from craft.cloth import UnknownWord
 from craft.cloth.spoken import NotUnderstood
+from craft.formats.client_file import NotAClientFile
+from craft.formats.measures_csv import NotATable
 from craft.look.compose import NotYetKnown
 from craft.schools import UnknownSchool
 from craft.units import NotALength
 from studio.bodies.api import router as bodies
+from studio.bodies.services import NotAllowed
 from studio.concurrency import Stale
 from studio.looks.api import look_out
 from studio.looks.api import router as looks
 from studio.looks.models import Look
-from studio.people.api import StudioOut, row_of
+from studio.people.api import StudioOut, client_out
 from studio.people.api import router as people
 from studio.people.models import Client, Studio
+from studio.records.api import router as records
 
 #: No page of documentation: it would load scripts from elsewhere. The document itself is public.
 api = NinjaAPI(title="Basilwood", version="1", auth=django_auth, docs_url=None)
 api.add_router("", people, tags=["people"])
 api.add_router("", bodies, tags=["bodies"])
 api.add_router("", looks, tags=["looks"])
+api.add_router("", records, tags=["records"])
 
 
 def _refuse(request: HttpRequest, status: int, message: str, field: str | None = None, **more: Any) -> HttpResponse:
@@ -57,7 +62,7 @@ def stale(request: HttpRequest, error: Stale) -> HttpResponse:
     if isinstance(current, Look):
         shown = look_out(current).model_dump(mode="json", by_alias=True, exclude_none=True)
     elif isinstance(current, Client):
-        shown = row_of(current).model_dump(mode="json")
+        shown = client_out(current).model_dump(mode="json")
     elif isinstance(current, Studio):
         shown = StudioOut.model_validate(current).model_dump(mode="json")
     who = getattr(getattr(current, "changed_by", None), "name", None) or "Somebody"
@@ -91,9 +96,13 @@ def _worded(problem: dict[str, Any]) -> str:
 
 
 def _wrong_word(request: HttpRequest, error: Exception) -> HttpResponse:
-    field = getattr(error, "key", None)
+    field = getattr(error, "key", None) or getattr(error, "field", None)
     return _refuse(request, 422, str(error), field)
 
 
-for problem in (UnknownWord, UnknownMeasure, UnknownSchool, NotYetKnown, NotALength, NotUnderstood):
+_IN_WORDS = (
+    *(UnknownWord, UnknownMeasure, UnknownSchool, NotYetKnown, NotALength, NotUnderstood),
+    *(NotAllowed, NotATable, NotAClientFile),
+)
+for problem in _IN_WORDS:
     api.add_exception_handler(problem, _wrong_word)

@@ -1,10 +1,13 @@
-"""Write the interface's OpenAPI document, as it is served at /api/openapi.json, to a file."""
+"""Write the interface's OpenAPI document, as it is served at /api/openapi.json, to a file; with
+`--file`, the JSON Schema of the client file."""
 
 from __future__ import annotations
 
 import json
 import sys
 from pathlib import Path
+
+from craft.formats.client_file import schema
 
 
 def document() -> str:
@@ -18,4 +21,5 @@ def document() -> str:
 
 
 if __name__ == "__main__":
-    Path(sys.argv[1]).write_text(document(), encoding="utf-8")
+    written = json.dumps(schema(), indent=1) + "\n" if sys.argv[1] == "--file" else document()
+    Path(sys.argv[-1]).write_text(written, encoding="utf-8")

@@ -28,6 +28,7 @@ INSTALLED_APPS = [
     "studio.people",
     "studio.bodies",
     "studio.looks",
+    "studio.records",
 ]
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",
@@ -91,7 +92,8 @@ CONTENT_SECURITY_POLICY = {
         "style-src-attr": ["'unsafe-hashes'", "'sha256-S8qMpvofolR8Mpjy4kQvEm7m1q8clzU4dfDH0AmvZjo='"],
         "img-src": [SELF, "data:"],
         "font-src": [SELF],
-        "connect-src": [SELF],
+        # The measuring tape is heard on this machine, where there is one.
+        "connect-src": [SELF, *filter(None, [os.environ.get("BASILWOOD_TAPE")])],
         "form-action": [SELF],
         "base-uri": [NONE],
         "frame-ancestors": [NONE],
@@ -99,8 +101,8 @@ CONTENT_SECURITY_POLICY = {
     }
 }
 
-# A request body larger than this is refused: the largest honest one is a look of a few kB.
-DATA_UPLOAD_MAX_MEMORY_SIZE = 256 * 1024
+# A request body larger than this is refused: the largest honest one is a client file.
+DATA_UPLOAD_MAX_MEMORY_SIZE = 4 * 1024 * 1024
 
 STATIC_URL = "/static/"
 WHITENOISE_ROOT = WEB_BUILD if WEB_BUILD.is_dir() else None

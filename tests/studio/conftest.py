@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import json
+import uuid
 from dataclasses import dataclass
 from typing import Any
 
@@ -23,10 +25,11 @@ class Api:
         answer = self.browser.generic(
             method,
             f"/api{path}",
-            data="" if body is None else __import__("json").dumps(body),
+            data="" if body is None else json.dumps(body),
             content_type="application/json",
         )
-        answer.told = answer.json() if answer.content else None  # type: ignore[attr-defined]
+        is_json = "json" in answer.headers.get("Content-Type", "")
+        answer.told = answer.json() if answer.content and is_json else None  # type: ignore[attr-defined]
         return answer
 
 
@@ -38,9 +41,22 @@ class House:
     client: Client
     api: Api
 
+    def begin(self, **more: Any) -> Any:
+        """Open a measuring session with consent."""
+        consent = {"agreed": ["measure", "record"], **more.pop("consent", {})}
+        body = {"protocol": "full", "twice": False, "consent": consent, **more}
+        return self.api.ask("POST", f"/clients/{self.client.id}/sessions", body)
+
     def read(self, measure: str, typed: str, unit: str = "cm", **more: Any) -> Any:
-        body = {"measure": measure, "typed": typed, "unit": unit, **more}
+        """Take one reading, in a session opened for it if none is going on."""
+        self.begin()
+        body = {"id": str(uuid.uuid4()), "measure": measure, "typed": typed, "unit": unit, **more}
         return self.api.ask("POST", f"/clients/{self.client.id}/readings", body)
+
+    def desk(self) -> dict[str, Any]:
+        """The desk's measures by name."""
+        told = self.api.ask("GET", f"/clients/{self.client.id}/desk").told
+        return {row["name"]: row for row in told["measures"]}
 
     def keep(self, name: str = "Look", pieces: list[dict[str, Any]] | None = None) -> Any:
         body = {"name": name, "pieces": pieces or [{"is": "jeans"}]}

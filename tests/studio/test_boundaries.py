@@ -10,11 +10,23 @@ import pytest
 from django.test import Client as Browser
 
 from studio.api import api
+from studio.bodies.models import MeasuringSession
 from tests.studio.conftest import PASSWORD, House
 
 BODIES: dict[str, Any] = {
     "/clients/{client_id}": {"version": 1, "name": "Taken"},
-    "/clients/{client_id}/readings": {"measure": "hip", "typed": "100", "unit": "cm"},
+    "/clients/{client_id}/readings": {
+        "id": "3f0c9a52-6a1e-4b6f-9d0a-0f5b7f0a7c11",
+        "measure": "hip",
+        "typed": "99.5",
+        "unit": "cm",
+        "checked": True,
+    },
+    "/clients/{client_id}/sessions": {"protocol": "full", "consent": {"agreed": ["measure", "record"]}},
+    "/clients/{client_id}/sessions/{session_id}/end": {"how": "finished"},
+    "/clients/{client_id}/table": {"text": "measure,value (cm)\nwaist,74"},
+    "/clients/{client_id}/table/preview": {"text": "measure,value (cm)\nwaist,74"},
+    "/clients/{client_id}/erase": {"name": "Pia Reed"},
     "/clients/{client_id}/assess": {"pieces": []},
     "/clients/{client_id}/looks": {"name": "Taken", "pieces": []},
     "/looks/{look_id}": {"version": 1, "name": "Taken", "pieces": []},
@@ -30,25 +42,34 @@ def endpoints() -> list[tuple[str, str]]:
 
 
 def filled(path: str, house: House, look: str) -> str:
-    return path.replace("{client_id}", str(house.client.id)).replace("{look_id}", look)
+    session = MeasuringSession.objects.get(client=house.client)
+    ids = {
+        "client_id": house.client.id,
+        "look_id": look,
+        "session_id": session.id,
+        "before_id": session.id,
+        "reading_id": session.readings.get().id,
+    }
+    return re.sub(r"\{(\w+)\}", lambda found: str(ids[found[1]]), path)
 
 
 @pytest.mark.parametrize(("method", "path"), [e for e in endpoints() if "{" in e[1]])
 def test_no_request_reaches_another_studios_row(method: str, path: str, house: House, other: House) -> None:
     look = other.keep("Theirs").told["id"]
     other.read("hip", "99")
-    before = state(other, look)
-    answer = house.api.ask(method.upper(), filled(path, other, look), BODIES.get(path))
+    before = state(other)
+    address, body = filled(path, other, look), BODIES.get(path)
+    answer = house.api.ask(method.upper(), address, body)
     assert answer.status_code == 404
     assert "Theirs" not in answer.content.decode() and other.client.name not in answer.content.decode()
-    assert state(other, look) == before
+    assert state(other) == before
     # The same request by its owner is let in: the 404 above is for the studio, not the address.
-    assert other.api.ask(method.upper(), filled(path, other, look), BODIES.get(path)).status_code != 404
+    assert other.api.ask(method.upper(), address, body).status_code != 404
 
 
-def state(house: House, look: str) -> list[Any]:
-    paths = ("/clients", f"/clients/{house.client.id}/readings", f"/clients/{house.client.id}/looks")
-    return [house.api.ask("GET", path).told for path in paths]
+def state(house: House) -> list[Any]:
+    paths = ("", "/desk", "/sessions", "/looks")
+    return [house.api.ask("GET", f"/clients/{house.client.id}{path}").told for path in paths]
 
 
 @pytest.mark.parametrize("path", [path for method, path in endpoints() if method == "get" and "{" not in path])
@@ -62,7 +83,7 @@ def test_lists_hold_only_the_own_studio(path: str, house: House, other: House) -
 @pytest.mark.django_db
 @pytest.mark.parametrize(("method", "path"), [e for e in endpoints() if e not in OPEN])
 def test_nothing_without_signing_in(method: str, path: str) -> None:
-    address = re.sub(r"\{\w+\}", str(uuid.uuid4()), path)
+    address = re.sub(r"\{\w+\}", str(uuid.uuid4()), re.sub(r"\{(session|before)_id\}", "1", path))
     answer = Browser().generic(method.upper(), f"/api{address}", data="{}", content_type="application/json")
     assert answer.status_code in (401, 403)
 

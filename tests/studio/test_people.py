@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import uuid
 from typing import Any
 
 import pytest
@@ -9,7 +10,7 @@ from django.core.management import call_command
 from django.core.management.base import CommandError
 
 from craft.body import Measures
-from craft.body.plausibility import check
+from craft.measuring.checks import check
 from studio.looks.models import Look
 from studio.people import demo
 from studio.people.models import Client, Member, Studio
@@ -28,12 +29,13 @@ def test_a_stale_rename_is_answered_with_what_is_there(house: House) -> None:
 
 
 def test_the_list_counts_measures_once_however_often_they_were_taken(house: House) -> None:
-    first = house.read("hip", "100").told["reading"]
-    house.read("hip", "101", after=first["id"])
+    first = house.read("hip", "100").told
+    house.read("hip", "100.4", after=first["id"])
     house.read("waist", "74")
     house.keep("One")
-    row = house.api.ask("GET", "/clients").told[0]
+    row = house.api.ask("GET", "/clients").told["rows"][0]
     assert (row["measures"], row["looks"]) == (2, 1)
+    assert row["due_on"] is not None
 
 
 @pytest.mark.parametrize(
@@ -96,13 +98,66 @@ def test_two_stylists_of_one_studio_share_its_rows(house: House, django_user_mod
     browser = Browser()
     browser.force_login(colleague, backend="django.contrib.auth.backends.ModelBackend")
     theirs = Api(browser)
-    first = house.read("hip", "100").told["reading"]
-    seen = theirs.ask("GET", f"/clients/{house.client.id}/readings").told
-    assert [(row["id"], row["taken_by"]) for row in seen] == [(first["id"], "Ada Stitch")]
-    body = {"measure": "hip", "typed": "99", "unit": "cm", "after": first["id"]}
+    first = house.read("hip", "100").told
+    body = {"id": str(uuid.uuid4()), "measure": "hip", "typed": "99.6", "unit": "cm", "after": first["id"]}
     assert theirs.ask("POST", f"/clients/{house.client.id}/readings", body).status_code == 200
     late = house.read("hip", "101", after=first["id"])
     assert late.status_code == 409
     assert late.told["message"] == "Cy Loom took this measure meanwhile."
-    sessions = house.api.ask("GET", f"/clients/{house.client.id}/sessions").told
-    assert {session["taken_by"] for session in sessions} == {"Ada Stitch", "Cy Loom"}
+    assert [row["taken_by"] for row in house.desk()["hip"]["readings"]] == ["Ada Stitch", "Cy Loom"]
+
+
+def test_clients_are_found_by_parts_of_name_and_note_a_page_at_a_time(house: House, other: House) -> None:
+    Client.objects.bulk_create(
+        Client(studio=house.member.studio, name=f"Ana {at:03}", note="court") for at in range(70)
+    )
+    Client.objects.create(studio=other.member.studio, name="Ana Other")
+    first = house.api.ask("GET", "/clients?q=ana").told
+    assert (first["total"], len(first["rows"]), first["rows"][0]["name"]) == (70, 60, "Ana 000")
+    rest = house.api.ask("GET", "/clients?q=ana&offset=60").told
+    assert [row["name"] for row in rest["rows"]] == [f"Ana {at:03}" for at in range(60, 70)]
+    assert house.api.ask("GET", "/clients?q=court+ana+069").told["total"] == 1
+    assert house.api.ask("GET", "/clients?q=%25").told["total"] == 0
+
+
+BRIEF = {
+    "changed": "Works from home since May",
+    "limits": ["nickel", "foot_ankle_knee_back_injury"],
+    "week": [{"occasion": "relaxed_office", "share": 60, "dress_code": "smart"}],
+    "colouring": {"warmth": "cool"},
+    "budget": {"amount": 600, "currency": "eur", "per": "season"},
+}
+
+
+def test_a_brief_is_filled_in_any_order_and_brings_its_cautions(house: House) -> None:
+    path = f"/clients/{house.client.id}"
+    told = house.api.ask("PATCH", path, {"version": 1, "brief": BRIEF}).told
+    assert [caution["because"] for caution in told["cautions"]] == ["foot_ankle_knee_back_injury", "nickel"]
+    assert told["brief"]["budget"]["currency"] == "EUR" and told["brief"]["colouring"]["depth"] is None
+    aims = house.api.ask("PATCH", path, {"version": 2, "aims": {"wants": ["comfort"]}}).told
+    assert aims["aims"]["wants"] == ["comfort"] and aims["brief"]["changed"] == BRIEF["changed"]
+    for wrong, field in (
+        ({"brief": {"limits": ["gravity"]}}, "brief.limits.0"),
+        ({"brief": {"week": [{"occasion": "dinner", "share": 140}]}}, "brief.week.0.share"),
+        ({"aims": {"soften": ["nose"]}}, "aims.soften.0"),
+        ({"brief": {"changed": "x" * 700}}, "brief.changed"),
+    ):
+        refused = house.api.ask("PATCH", path, {"version": 3, **wrong})
+        assert (refused.status_code, refused.told["field"]) == (422, field)
+
+
+def test_swatches_tell_a_colouring_and_the_colours_near_the_face(house: House) -> None:
+    words = house.api.ask("GET", "/brief/words").told
+    assert {pair["axis"] for pair in words["swatches"]} == {"warmth", "depth", "clarity"}
+    picks = {"warmth": ["second", "second", "first"], "depth": ["same"]}
+    assert house.api.ask("POST", "/brief/colouring", picks).told["words"] == {"warmth": "warm", "depth": "medium"}
+    near = house.api.ask("POST", "/brief/near-face", {"warmth": "warm"}).told["colours"]
+    assert "camel" in [colour["name"] for colour in near]
+
+
+def test_the_studios_own_list_is_put_in_order_and_offered(house: House) -> None:
+    change = {"version": 1, "own_list": ["hip", "stature", "hip"]}
+    assert house.api.ask("PATCH", "/studio", change).told["own_list"] == ["stature", "hip"]
+    own = house.api.ask("GET", "/measuring").told["protocols"][-1]
+    assert (own["key"], own["measures"]) == ("own", ["stature", "hip"])
+    assert house.api.ask("PATCH", "/studio", {"version": 2, "own_list": ["nose"]}).status_code == 422

@@ -1,96 +1,74 @@
-"""Readings: taken one at a time, checked on the way in."""
+"""The measuring desk: sessions, readings, the reading of the body, and its history."""
 
 from __future__ import annotations
 
-from datetime import datetime
-from typing import Any, Literal
+from typing import Any
 from uuid import UUID
 
 from django.http import HttpRequest
-from ninja import Router, Schema, Status
-from pydantic import Field
+from ninja import Router, Status
 
-from craft.body.measures import MEASURES, kind_of
-from craft.body.plausibility import label
+from craft.body.measures import SIDED, kind_of, label
+from craft.brief import CONSENT
+from craft.measuring.cards import CARDS, PROTOCOLS, in_order
 from craft.units import parse_length
 from studio.bodies import services
-from studio.bodies.models import MeasuringSession, Reading
-from studio.people.models import Client
-from studio.schemas import Refusal, Unit
+from studio.bodies.desk import desk_of, next_for
+from studio.bodies.history import ComparisonOut, HistoryOut, comparison_of, history_of
+from studio.bodies.reading import BodyReadingOut, reading_of
+from studio.bodies.shapes import (
+    CardOut,
+    DeskOut,
+    DoubtOut,
+    Kept,
+    Measuring,
+    OvertakenOut,
+    ProtocolOut,
+    Read,
+    ReadingIn,
+    SessionEnd,
+    SessionIn,
+    SessionOut,
+    Statement,
+    Typed,
+    WorthOut,
+    reading_out,
+    session_out,
+)
+from studio.schemas import Refusal
 
 router = Router()
 
 
-class MeasureWord(Schema):
-    name: str
-    label: str
-    kind: Literal["height", "girth", "breadth", "length"]
-
-
-class Typed(Schema):
-    text: str = Field(max_length=60)
-    unit: Unit
-
-
-class Read(Schema):
-    cm: float
-
-
-class ReadingIn(Schema):
-    measure: str
-    typed: str = Field(max_length=60)
-    unit: Unit
-    after: UUID | None = None
-    checked: bool = False
-
-
-class ReadingOut(Schema):
-    id: UUID
-    measure: str
-    cm: float
-    typed: str
-    checked: bool
-    taken_at: datetime
-    taken_by: str
-
-
-class Kept(Schema):
-    reading: ReadingOut | None
-
-
-class DoubtOut(Refusal):
-    reason: str
-    refused: bool
-    suggested_cm: float | None
-
-
-class OvertakenOut(Refusal):
-    current: ReadingOut | None
-
-
-class SessionOut(Schema):
-    id: int
-    started_at: datetime
-    taken_by: str
-    readings: list[ReadingOut]
-
-
-def reading_out(reading: Reading) -> ReadingOut:
-    return ReadingOut(
-        id=reading.id,
-        measure=reading.measure,
-        cm=float(reading.cm or 0),
-        typed=reading.typed,
-        checked=reading.checked,
-        taken_at=reading.taken_at,
-        taken_by=reading.session.taken_by.name if reading.session.taken_by else "",
+@router.get("/measuring", response=Measuring)
+def measuring(request: HttpRequest) -> Any:
+    """How each measure is taken, the protocols (the studio's own list last), what consent is asked for."""
+    protocols = [
+        ProtocolOut(key=p.key, name=p.name, purpose=p.purpose, measures=list(p.measures)) for p in PROTOCOLS.values()
+    ]
+    own = in_order(tuple(request.user.studio.own_list))
+    if own:
+        name = f"{request.user.studio.name}’s list"
+        protocols.append(
+            ProtocolOut(key=services.OWN_LIST, name=name, purpose="The studio’s own list.", measures=list(own))
+        )
+    return Measuring(
+        cards=[
+            CardOut(
+                name=card.measure,
+                label=label(card.measure),
+                kind=kind_of(card.measure),
+                turn=card.turn,
+                tape=card.tape,
+                client=card.client,
+                slip=card.slip,
+                sided=card.measure in SIDED,
+            )
+            for card in CARDS.values()
+        ],
+        protocols=protocols,
+        consent=[Statement(key=key, text=text) for key, text in CONSENT],
     )
-
-
-@router.get("/measures", response=list[MeasureWord])
-def measures(request: HttpRequest) -> Any:
-    """The measure list."""
-    return [MeasureWord(name=name, label=label(name), kind=kind_of(name)) for name in MEASURES]
 
 
 @router.post("/length", response={200: Read, 422: Refusal})
@@ -99,56 +77,86 @@ def length(request: HttpRequest, given: Typed) -> Any:
     return Read(cm=round(parse_length(given.text, given.unit), 2))
 
 
-@router.get("/clients/{uuid:client_id}/readings", response=list[ReadingOut])
-def readings(request: HttpRequest, client_id: UUID) -> Any:
-    """The readings in force."""
-    client = Client.objects.of(request.user).kept().found(id=client_id)
-    return [reading_out(reading) for reading in services.readings_in_force(client).values()]
+@router.get("/clients/{uuid:client_id}/desk", response=DeskOut)
+def desk(request: HttpRequest, client_id: UUID) -> Any:
+    """Every measure as it is known today, with this session's readings."""
+    return desk_of(request.user, client_id)
+
+
+@router.get("/clients/{uuid:client_id}/next", response=list[WorthOut])
+def next_measure(request: HttpRequest, client_id: UUID) -> Any:
+    """What to measure next, most telling first."""
+    worths = next_for(request.user, client_id)
+    return [
+        WorthOut(measure=worth.measure, label=label(worth.measure), text=worth.text, score=round(worth.score, 3))
+        for worth in worths[:6]
+    ]
+
+
+@router.get("/clients/{uuid:client_id}/reading", response=BodyReadingOut)
+def reading(request: HttpRequest, client_id: UUID) -> Any:
+    """What the measures say of the body."""
+    return reading_of(request.user, client_id)
+
+
+@router.post("/clients/{uuid:client_id}/sessions", response={201: SessionOut, 422: Refusal})
+def begin(request: HttpRequest, client_id: UUID, given: SessionIn) -> Any:
+    """Begin a measuring session with the client's consent; one that is going on is answered as it is."""
+    session = services.open_new_session(
+        request.user, client_id, given.protocol, given.side, given.twice, given.consent.model_dump()
+    )
+    return Status(201, session_out(session))
+
+
+@router.post("/clients/{uuid:client_id}/sessions/{int:session_id}/end", response={200: SessionOut})
+def end(request: HttpRequest, client_id: UUID, session_id: int, given: SessionEnd) -> Any:
+    """End a session: finished, or stopped at the client's wish."""
+    return session_out(services.end_session(request.user, client_id, session_id, given.how))
+
+
+@router.get("/clients/{uuid:client_id}/sessions", response=HistoryOut)
+def sessions(request: HttpRequest, client_id: UUID) -> Any:
+    """Every session of a client, newest first, with what its readings come to."""
+    return history_of(request.user, client_id)
+
+
+@router.get("/clients/{uuid:client_id}/sessions/{int:session_id}/since/{int:before_id}", response=ComparisonOut)
+def compared(request: HttpRequest, client_id: UUID, session_id: int, before_id: int) -> Any:
+    """What changed between two sessions."""
+    return comparison_of(request.user, client_id, before_id, session_id)
 
 
 @router.post("/clients/{uuid:client_id}/readings", response={200: Kept, 409: OvertakenOut, 422: DoubtOut | Refusal})
 def take(request: HttpRequest, client_id: UUID, given: ReadingIn) -> Any:
-    """Add a reading, or withdraw the measure with an empty text. A doubt is asked, never blocked."""
+    """Add a reading. A doubt is asked, never blocked; handing the same reading in twice changes nothing."""
     try:
-        reading = services.take_reading(
-            request.user,
-            client_id,
-            given.measure,
-            given.typed,
-            given.unit,
-            after=given.after,
-            checked=given.checked,
-        )
+        services.take_reading(request.user, client_id, services.Taking(**given.model_dump()))
     except services.Overtaken as late:
         current = reading_out(late.current) if late.current else None
-        who = current.taken_by if current else "Somebody"
+        who = (current.taken_by if current else "") or "Somebody"
         return Status(
             409, OvertakenOut(message=f"{who} took this measure meanwhile.", field=given.measure, current=current)
         )
     except services.Doubtful as asked:
         doubt = asked.doubt
         told = DoubtOut(
-            message=doubt.text,
+            message=str(asked),
             field=given.measure,
             reason=doubt.reason,
             refused=doubt.refused,
             suggested_cm=doubt.suggested_cm,
         )
         return Status(422, told)
-    return Kept(reading=reading_out(reading) if reading else None)
+    return Kept(id=given.id, measure=given.measure)
 
 
-@router.get("/clients/{uuid:client_id}/sessions", response=list[SessionOut])
-def sessions(request: HttpRequest, client_id: UUID) -> Any:
-    """Every measuring session of a client, newest first, with all its readings."""
-    client = Client.objects.of(request.user).kept().found(id=client_id)
-    rows = MeasuringSession.objects.filter(client=client).select_related("taken_by").prefetch_related("readings")
-    return [
-        SessionOut(
-            id=row.id,
-            started_at=row.started_at,
-            taken_by=row.taken_by.name if row.taken_by else "",
-            readings=[reading_out(reading) for reading in row.readings.all() if reading.cm is not None],
-        )
-        for row in rows.order_by("-started_at")
-    ]
+@router.post("/clients/{uuid:client_id}/readings/{uuid:reading_id}/withdraw", response={200: Kept})
+def withdraw(request: HttpRequest, client_id: UUID, reading_id: UUID) -> Any:
+    """Take a reading back; it is kept and no longer counts."""
+    return Kept(id=reading_id, measure=services.withdraw(request.user, client_id, reading_id))
+
+
+@router.post("/clients/{uuid:client_id}/readings/{uuid:reading_id}/restore", response={200: Kept})
+def bring_back(request: HttpRequest, client_id: UUID, reading_id: UUID) -> Any:
+    """Undo a withdrawal."""
+    return Kept(id=reading_id, measure=services.bring_back(request.user, client_id, reading_id))

@@ -1,4 +1,4 @@
-"""What is kept of a body. Readings are added, never changed: the newest of a measure is in force."""
+"""What is kept of a body: sessions with their consent, and readings, added and never changed."""
 
 from __future__ import annotations
 
@@ -6,33 +6,54 @@ import uuid
 from typing import Any, ClassVar
 
 from django.db import models
+from django.utils import timezone
 
 from studio.people.models import Client, Member, Studio
 from studio.scoping import StudioQuerySet
 
 
 class MeasuringSession(models.Model):
-    """One stylist measuring one client on one day."""
+    """One client measured once: what for, with what consent, on which side."""
 
     studio = models.ForeignKey(Studio, on_delete=models.CASCADE, related_name="+")
     client = models.ForeignKey(Client, on_delete=models.CASCADE, related_name="sessions")
     taken_by = models.ForeignKey(Member, null=True, on_delete=models.SET_NULL, related_name="+")
-    started_at = models.DateTimeField(auto_now_add=True)
+    started_at = models.DateTimeField(default=timezone.now)
+    ended_at = models.DateTimeField(null=True, blank=True)
+    #: How it ended: finished, or stopped at the client's wish.
+    ended = models.CharField(max_length=10, blank=True, default="")
+    protocol = models.CharField(max_length=20, default="full")
+    side = models.CharField(max_length=5, default="right")
+    #: Whether each measure is taken twice.
+    twice = models.BooleanField(default=True)
+    #: What the client agreed to, who was present, who the guardian is.
+    consent = models.JSONField(default=dict, blank=True)
 
     objects = StudioQuerySet.as_manager()
 
+    class Meta:
+        indexes: ClassVar[list[models.Index]] = [models.Index(fields=["client", "-started_at"])]
+
 
 class Reading(models.Model):
-    """One reading of one measure. A reading without a figure withdraws those before it."""
+    """One reading of one measure. All are kept; those set aside or withdrawn do not count."""
 
     id: Any = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
     studio = models.ForeignKey(Studio, on_delete=models.CASCADE, related_name="+")
     session = models.ForeignKey(MeasuringSession, on_delete=models.CASCADE, related_name="readings")
+    taken_by = models.ForeignKey(Member, null=True, on_delete=models.SET_NULL, related_name="+")
     measure = models.CharField(max_length=32)
-    cm = models.DecimalField(max_digits=6, decimal_places=2, null=True)
+    cm = models.DecimalField(max_digits=6, decimal_places=2)
+    #: What was typed or what the tape sent, before any correction.
     typed = models.CharField(max_length=40, blank=True, default="")
+    source = models.CharField(max_length=8, default="typed", choices=[(s, s) for s in ("typed", "tape", "table")])
+    #: The client's own word, not a measurement.
+    said = models.BooleanField(default=False)
+    #: Asked about and confirmed.
     checked = models.BooleanField(default=False)
-    taken_at = models.DateTimeField(auto_now_add=True)
+    #: Asked about and measured again: kept, not counted.
+    set_aside = models.BooleanField(default=False)
+    taken_at = models.DateTimeField(default=timezone.now)
 
     objects = StudioQuerySet.as_manager()
 
@@ -44,4 +65,15 @@ class Reading(models.Model):
 
     class Meta:
         ordering: ClassVar[list[str]] = ["taken_at", "id"]
-        indexes: ClassVar[list[models.Index]] = [models.Index(fields=["studio", "measure", "taken_at"])]
+        indexes: ClassVar[list[models.Index]] = [
+            models.Index(fields=["session", "measure", "taken_at"]),
+            models.Index(fields=["studio", "measure"]),
+        ]
+
+
+class Withdrawal(models.Model):
+    """A reading taken back; the reading itself stays. Deleting this row brings it back."""
+
+    reading = models.OneToOneField(Reading, on_delete=models.CASCADE, related_name="withdrawal")
+    by = models.ForeignKey(Member, null=True, on_delete=models.SET_NULL, related_name="+")
+    at = models.DateTimeField(default=timezone.now)

@@ -1,23 +1,32 @@
-"""The verbs of measuring: read, check, add; the newest reading of a measure is in force."""
+"""The verbs of measuring: open a session with consent, take readings, take them back, end it."""
 
 from __future__ import annotations
 
+from dataclasses import dataclass
 from datetime import UTC, datetime
 from decimal import Decimal
-from typing import Any
+from typing import Any, Literal
+from uuid import UUID
 
 from django.db import transaction
+from django.utils import timezone
 
-from craft.body import Measures
 from craft.body.measures import kind_of
-from craft.body.plausibility import Doubt, check
+from craft.brief import CONSENT
+from craft.measuring.cards import PROTOCOLS
+from craft.measuring.checks import Doubt, check
 from craft.units import Unit, parse_length
-from studio.bodies.models import MeasuringSession, Reading
+from studio.bodies.known import Known, known_of, measures_from, open_session
+from studio.bodies.models import MeasuringSession, Reading, Withdrawal
 from studio.people.models import Client, Member
+
+#: The protocol that is the studio's own list.
+OWN_LIST = "own"
+Source = Literal["typed", "tape"]
 
 
 class Overtaken(Exception):
-    """Somebody took this measure since the screen last saw it; holds the reading now in force."""
+    """Somebody took this measure since the screen last saw it; holds the newest reading."""
 
     def __init__(self, current: Reading | None) -> None:
         self.current = current
@@ -27,58 +36,167 @@ class Overtaken(Exception):
 class Doubtful(Exception):
     """The reading should be looked at again before it is kept."""
 
-    def __init__(self, doubt: Doubt) -> None:
-        self.doubt = doubt
-        super().__init__(doubt.text)
+    def __init__(self, doubt: Doubt, unit: Unit) -> None:
+        self.doubt, self.unit = doubt, unit
+        super().__init__(doubt.text.say(unit))
 
 
-def readings_in_force(client: Client) -> dict[str, Reading]:
-    """The newest reading of each measure; withdrawn ones are left out."""
-    newest = Reading.objects.filter(session__client=client).order_by("measure", "-taken_at", "-id").distinct("measure")
-    return {reading.measure: reading for reading in newest if reading.cm is not None}
+class NotAllowed(Exception):
+    """The session may not begin or go on: no consent, no guardian, or nobody opened one."""
+
+    def __init__(self, message: str, field: str | None = None) -> None:
+        self.field = field
+        super().__init__(message)
 
 
-def measures_of(client: Client) -> Measures:
-    """The client's measures in force, for the craft."""
-    return Measures.of({name: float(reading.cm) for name, reading in readings_in_force(client).items()})  # type: ignore[arg-type]
+@dataclass(frozen=True)
+class Taking:
+    """One reading as the desk hands it in."""
+
+    id: UUID
+    measure: str
+    typed: str
+    unit: Unit
+    after: UUID | None = None
+    checked: bool = False
+    set_aside: bool = False
+    said: bool = False
+    source: Source = "typed"
+    #: The value meant, where a doubt named it: counted in place of what was typed.
+    meant_cm: float | None = None
 
 
-def take_reading(
-    member: Member, client_id: Any, measure: str, typed: str, unit: Unit, *, after: Any = None, checked: bool = False
-) -> Reading | None:
-    """Add a reading as typed; an empty text withdraws the measure.
-
-    `after` is the reading the screen saw in force. Raises NotALength, UnknownMeasure,
-    Doubtful, Overtaken or Http404; then nothing is written.
-    """
-    kind_of(measure)
-    cm = parse_length(typed, unit) if typed.strip() else None
+def open_new_session(
+    member: Member, client_id: Any, protocol: str, side: str, twice: bool, consent: dict[str, Any]
+) -> MeasuringSession:
+    """Begin measuring. The one going on is answered, if there is one. Raises NotAllowed."""
     with transaction.atomic():
-        client = Client.objects.of(member).kept().select_for_update(of=("self",)).found(id=client_id)
-        before = readings_in_force(client)
-        current = before.get(measure)
-        if (current.id if current else None) != after:
-            raise Overtaken(current)
-        if cm is not None:
-            others = Measures.of({n: float(r.cm) for n, r in before.items() if n != measure})  # type: ignore[arg-type]
-            doubt = check(measure, round(cm, 2), others)
-            if doubt and (doubt.refused or not checked):
-                raise Doubtful(doubt)
-        elif current is None:
-            return None
-        reading = Reading.objects.create(
-            studio_id=member.studio_id,
-            session=_session(member, client),
-            measure=measure,
-            cm=None if cm is None else Decimal(str(round(cm, 2))),
-            typed=typed.strip()[:40],
-            checked=checked,
+        client = (
+            Client.objects.of(member)
+            .kept()
+            .select_related("studio")
+            .select_for_update(of=("self",))
+            .found(id=client_id)
         )
-    return reading if cm is not None else None
+        going_on = open_session(client)
+        if going_on:
+            return going_on
+        missing = [key for key, _ in CONSENT[:2] if key not in consent.get("agreed", ())]
+        if missing:
+            raise NotAllowed("Ask first: without the client’s agreement nothing is measured or kept.", "agreed")
+        if protocol not in (*PROTOCOLS, OWN_LIST):
+            raise NotAllowed("This list of measures is not known.", "protocol")
+        guardian = consent.get("guardian", "").strip() or str(client.brief.get("guardian", ""))
+        if client.brief.get("minor") and not guardian:
+            raise NotAllowed("This client is under age: name the guardian who is present.", "guardian")
+        return MeasuringSession.objects.create(
+            studio_id=member.studio_id,
+            client=client,
+            taken_by=member,
+            protocol=protocol,
+            side=side,
+            twice=twice,
+            consent={**consent, "guardian": guardian},
+        )
 
 
-def _session(member: Member, client: Client) -> MeasuringSession:
-    """Today's session of this stylist with this client, opened if need be."""
-    today = datetime.now(UTC).date()
-    found = MeasuringSession.objects.of(member).filter(client=client, taken_by=member, started_at__date=today).last()
-    return found or MeasuringSession.objects.create(studio_id=member.studio_id, client=client, taken_by=member)
+def end_session(
+    member: Member, client_id: Any, session_id: int, how: Literal["finished", "stopped"]
+) -> MeasuringSession:
+    """End a session; ending it twice changes nothing."""
+    client = Client.objects.of(member).kept().found(id=client_id)
+    session: MeasuringSession = MeasuringSession.objects.of(member).filter(client=client).found(id=session_id)
+    if session.ended_at is None:
+        session.ended_at, session.ended = datetime.now(UTC), how
+        session.save(update_fields=["ended_at", "ended"])
+    return session
+
+
+def take_reading(member: Member, client_id: Any, taking: Taking) -> Known | None:
+    """Add a reading; the measure as it is known afterwards.
+
+    Handing the same reading in twice changes nothing. Raises NotALength, UnknownMeasure, Doubtful,
+    Overtaken, NotAllowed or Http404; then nothing is written.
+    """
+    kind_of(taking.measure)
+    typed_cm = round(parse_length(taking.typed, taking.unit), 2)
+    with transaction.atomic():
+        client = (
+            Client.objects.of(member)
+            .kept()
+            .select_related("studio")
+            .select_for_update(of=("self",))
+            .found(id=client_id)
+        )
+        session = open_session(client)
+        if session is None:
+            raise NotAllowed("No session is open. Ask for consent and begin one.")
+        known = known_of(client, session)
+        if Reading.objects.of(member).filter(id=taking.id, session__client=client).exists():
+            return known.get(taking.measure)
+        cm = typed_cm if taking.meant_cm is None else round(taking.meant_cm, 2)
+        if not taking.set_aside:
+            today = list(known[taking.measure].readings) if taking.measure in known else []
+            today = [r for r in today if r.session_id == session.id]
+            _not_overtaken(today, taking.after)
+            _ask(client, session, known, taking, cm, tuple(float(r.cm) for r in today if not r.said))
+        Reading.objects.create(
+            id=taking.id,
+            studio_id=member.studio_id,
+            session=session,
+            taken_by=member,
+            measure=taking.measure,
+            cm=Decimal(str(cm if not taking.set_aside else min(typed_cm, 9999.0))),
+            typed=taking.typed.strip()[:40],
+            source=taking.source,
+            said=taking.said,
+            checked=taking.checked or taking.meant_cm is not None,
+            set_aside=taking.set_aside,
+        )
+        return known_of(client, session).get(taking.measure)
+
+
+def _not_overtaken(today: list[Reading], after: UUID | None) -> None:
+    newest = today[-1] if today else None
+    if (newest.id if newest else None) != after:
+        raise Overtaken(newest)
+
+
+def _ask(
+    client: Client,
+    session: MeasuringSession,
+    known: dict[str, Known],
+    taking: Taking,
+    cm: float,
+    today: tuple[float, ...],
+) -> None:
+    last = known_of(client, None, before=session).get(taking.measure)
+    doubt = check(
+        taking.measure,
+        cm,
+        measures_from({name: held for name, held in known.items() if name != taking.measure}),
+        last=last.figure if last and last.figure.origin != "said" else None,
+        this_session=today,
+    )
+    if doubt and (doubt.refused or not (taking.checked or taking.meant_cm is not None)):
+        raise Doubtful(doubt, client.studio.unit)
+
+
+def withdraw(member: Member, client_id: Any, reading_id: Any) -> str:
+    """Take a reading back; its measure."""
+    reading = _own_reading(member, client_id, reading_id)
+    Withdrawal.objects.get_or_create(reading=reading, defaults={"by": member, "at": timezone.now()})
+    return reading.measure
+
+
+def bring_back(member: Member, client_id: Any, reading_id: Any) -> str:
+    """Undo a withdrawal."""
+    reading = _own_reading(member, client_id, reading_id)
+    Withdrawal.objects.filter(reading=reading).delete()
+    return reading.measure
+
+
+def _own_reading(member: Member, client_id: Any, reading_id: Any) -> Reading:
+    client = Client.objects.of(member).kept().found(id=client_id)
+    found: Reading = Reading.objects.of(member).filter(session__client=client).found(id=reading_id)
+    return found

@@ -12,9 +12,8 @@ from pydantic import BaseModel
 
 from craft.advise import Mend
 from craft.assessment import Assessment, picture
-from craft.body import Body, Quantity, ShapeReading, read_shape
-from craft.body.measures import HEIGHTS
-from craft.body.plausibility import label
+from craft.body import Quantity
+from craft.body.measures import HEIGHTS, label
 from craft.cloth.colour import hex_of
 from craft.cloth.words import said
 from craft.draw import Shape
@@ -25,34 +24,12 @@ from craft.units import Unit
 from craft.wear.top import top_length
 
 
-class QuantityOut(BaseModel):
+class LandmarkOut(BaseModel):
     name: str
     label: str
     cm: float
     spread: float
     settled: bool
-
-
-class BorderOut(BaseModel):
-    shape: str
-    measure: str
-    cm: float
-
-
-class DifferentialOut(BaseModel):
-    name: str
-    cm: float
-    per_cent: float
-    settled: bool
-
-
-class ShapeOut(BaseModel):
-    shape: str
-    settled: bool
-    near_border: bool
-    has_waist: bool
-    runner_up: BorderOut | None
-    differentials: list[DifferentialOut]
 
 
 class EdgeOut(BaseModel):
@@ -109,9 +86,7 @@ class FigureOut(BaseModel):
 class AssessmentOut(BaseModel):
     stature: float
     lift: float
-    landmarks: list[QuantityOut]
-    girths: list[QuantityOut]
-    shape: ShapeOut
+    landmarks: list[LandmarkOut]
     edges: list[EdgeOut]
     break_at: float | None
     below_share: float | None
@@ -132,9 +107,7 @@ def assessment_out(assessment: Assessment, unit: Unit) -> AssessmentOut:
     return AssessmentOut(
         stature=outfit.body.stature,
         lift=outfit.lift,
-        landmarks=[_quantity(name, outfit.body.heights[name]) for name in HEIGHTS],
-        girths=[_quantity(name, figure) for name, figure in _others(outfit.body).items()],
-        shape=_shape(read_shape(outfit.body)),
+        landmarks=[_landmark(name, outfit.body.heights[name]) for name in HEIGHTS],
         edges=[
             EdgeOut(
                 key=edge.key,
@@ -164,28 +137,9 @@ def assessment_out(assessment: Assessment, unit: Unit) -> AssessmentOut:
     )
 
 
-def _others(body: Body) -> dict[str, Quantity]:
-    return {**body.girths, **body.breadths, **body.lengths}
-
-
-def _quantity(name: str, figure: Quantity) -> QuantityOut:
-    return QuantityOut(
+def _landmark(name: str, figure: Quantity) -> LandmarkOut:
+    return LandmarkOut(
         name=name, label=label(name), cm=round(figure.cm, 2), spread=round(figure.spread, 2), settled=figure.settled
-    )
-
-
-def _shape(reading: ShapeReading) -> ShapeOut:
-    border = reading.runner_up
-    return ShapeOut(
-        shape=said(reading.shape),
-        settled=reading.settled,
-        near_border=reading.near_border,
-        has_waist=reading.has_waist,
-        runner_up=BorderOut(shape=said(border.shape), measure=border.measure, cm=border.cm) if border else None,
-        differentials=[
-            DifferentialOut(name=d.name, cm=round(d.cm, 1), per_cent=round(d.per_cent, 1), settled=d.settled)
-            for d in reading.differentials
-        ],
     )
 
 

@@ -12,7 +12,7 @@ from craft.judge import Aims
 from craft.look import Look as CraftLook
 from craft.schools import Schools
 from craft.units import Unit
-from studio.bodies.services import measures_of
+from studio.bodies.known import measures_of
 from studio.concurrency import write
 from studio.looks.models import Look
 from studio.people.models import Client, Member

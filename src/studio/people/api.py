@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
-from datetime import datetime
-from typing import Any
+from datetime import date, datetime
+from typing import Any, Literal
 from uuid import UUID
 
 from django.contrib.auth import authenticate, login, logout
@@ -12,10 +12,20 @@ from django.middleware.csrf import get_token
 from ninja import Router, Schema, Status
 from ninja.errors import HttpError
 from ninja.utils import check_csrf
+from pydantic import Field
 
+from craft.body.measures import MEASURES
+from craft.brief import DRESS_CODES, LIMITS, OCCASIONS, cautions
+from craft.cloth.colour import hex_of
+from craft.cloth.colouring import WORDS as COLOURING
+from craft.cloth.colouring import Pick, near_the_face, pairs, read_picks
+from craft.formats.brief_form import Aims, BriefForm, Colouring
+from craft.judge.aims import WORDS as AIM_WORDS
+from craft.measuring.ageing import due_on
+from craft.measuring.cards import in_order
 from craft.schools import ASKED, POSITIONS, Schools
 from studio.people import services
-from studio.people.models import Client, Member
+from studio.people.models import NAME_LENGTH, Client, Member
 from studio.schemas import Name, Note, Refusal, Unit
 
 router = Router()
@@ -30,6 +40,7 @@ class StudioOut(Schema):
     name: str
     unit: Unit
     schools: dict[str, str]
+    own_list: list[str]
     version: int
 
 
@@ -43,6 +54,7 @@ class StudioChange(Schema):
     version: int
     unit: Unit | None = None
     schools: dict[str, str] | None = None
+    own_list: list[str] | None = Field(default=None, max_length=len(MEASURES))
 
 
 class School(Schema):
@@ -59,6 +71,8 @@ class ClientChange(Schema):
     version: int
     name: Name | None = None
     note: Note | None = None
+    aims: Aims | None = None
+    brief: BriefForm | None = None
 
 
 class ClientRow(Schema):
@@ -69,6 +83,64 @@ class ClientRow(Schema):
     changed_at: datetime
     measures: int = 0
     looks: int = 0
+    #: When the newest session's figures should be taken again.
+    due_on: date | None = None
+
+
+class ClientList(Schema):
+    """A page of clients by name; `total` is how many match."""
+
+    total: int
+    rows: list[ClientRow]
+
+
+class CautionOut(Schema):
+    because: str
+    text: str
+
+
+class ClientOut(ClientRow):
+    """One client with their aims, brief, and what comes before style for them."""
+
+    aims: Aims
+    brief: BriefForm
+    cautions: list[CautionOut]
+
+
+class SwatchPair(Schema):
+    axis: Literal["warmth", "depth", "clarity"]
+    first: str
+    second: str
+
+
+class BriefWords(Schema):
+    """The words the brief is filled with, and the swatches held to the face."""
+
+    aims: dict[str, list[str]]
+    occasions: list[str]
+    dress_codes: list[str]
+    limits: list[str]
+    colouring: dict[str, list[str]]
+    swatches: list[SwatchPair]
+
+
+class Picks(Schema):
+    warmth: list[Pick] = Field(default=[], max_length=9)
+    depth: list[Pick] = Field(default=[], max_length=9)
+    clarity: list[Pick] = Field(default=[], max_length=9)
+
+
+class NamedColour(Schema):
+    name: str
+    hex: str
+
+
+class ColouringOut(Schema):
+    words: dict[str, str]
+
+
+class NearFace(Schema):
+    colours: list[NamedColour]
 
 
 def not_forged(request: HttpRequest) -> bool:
@@ -121,20 +193,67 @@ def change_studio(request: HttpRequest, change: StudioChange) -> Any:
     changes = change.model_dump(exclude={"version"}, exclude_none=True)
     if "schools" in changes:
         Schools.of(changes["schools"])
+    if "own_list" in changes:
+        changes["own_list"] = list(in_order(tuple(changes["own_list"])))
     return services.change_studio(request.user, change.version, **changes)
 
 
-def row_of(client: Client, measures: int = 0, looks: int = 0) -> ClientRow:
+def row_of(client: Client, known: services.Counts | None = None) -> ClientRow:
     fields = ("id", "name", "note", "version", "changed_at")
-    return ClientRow(**{name: getattr(client, name) for name in fields}, measures=measures, looks=looks)
+    held = known or services.Counts()
+    return ClientRow(
+        **{name: getattr(client, name) for name in fields},
+        measures=held.measures,
+        looks=held.looks,
+        due_on=due_on(held.measured_on) if held.measured_on else None,
+    )
 
 
-@router.get("/clients", response=list[ClientRow])
-def clients(request: HttpRequest) -> Any:
-    """The studio's clients by name, with how much is known of each."""
-    rows = Client.objects.of(request.user).kept().order_by("name", "created_at")
-    counts = services.counts(request.user)
-    return [row_of(client, *counts.get(client.id, (0, 0))) for client in rows]
+def client_out(client: Client) -> ClientOut:
+    row = row_of(client, services.counts(client.studio_id, [client.id]).get(client.id))
+    brief = BriefForm.model_validate(client.brief)
+    said = [CautionOut(because=caution.because, text=caution.text) for caution in cautions(brief.limits)]
+    return ClientOut(**row.model_dump(), aims=Aims.model_validate(client.aims), brief=brief, cautions=said)
+
+
+@router.get("/clients", response=ClientList)
+def clients(request: HttpRequest, q: str = "", offset: int = 0, limit: int = 60) -> Any:
+    """A page of the studio's clients by name, those whose name or note holds `q`."""
+    total, rows = services.find_clients(request.user, q[:NAME_LENGTH], max(offset, 0), min(max(limit, 1), 200))
+    known = services.counts(request.user.studio_id, [client.id for client in rows])
+    return ClientList(total=total, rows=[row_of(client, known.get(client.id)) for client in rows])
+
+
+@router.get("/clients/{uuid:client_id}", response=ClientOut)
+def client(request: HttpRequest, client_id: UUID) -> Any:
+    """One client with aims, brief and cautions."""
+    return client_out(Client.objects.of(request.user).kept().found(id=client_id))
+
+
+@router.get("/brief/words", response=BriefWords)
+def brief_words(request: HttpRequest) -> Any:
+    """The words of the brief, and the pairs of swatches that tell a colouring."""
+    return BriefWords(
+        aims={key: list(words) for key, words in AIM_WORDS.items()},
+        occasions=list(OCCASIONS),
+        dress_codes=list(DRESS_CODES),
+        limits=list(LIMITS),
+        colouring={axis: list(words) for axis, words in COLOURING.items()},
+        swatches=[SwatchPair(axis=p.axis, first=p.first, second=p.second) for p in pairs()],
+    )
+
+
+@router.post("/brief/colouring", response=ColouringOut)
+def colouring(request: HttpRequest, picks: Picks) -> Any:
+    """The colouring that picks between swatches come to."""
+    return ColouringOut(words=read_picks(picks.model_dump()))  # type: ignore[arg-type]
+
+
+@router.post("/brief/near-face", response=NearFace)
+def near_face(request: HttpRequest, given: Colouring) -> Any:
+    """The colours that do well near the face of such a colouring."""
+    words = {axis: word for axis, word in given.model_dump().items() if word}
+    return NearFace(colours=[NamedColour(name=name, hex=hex_of(name)) for name in near_the_face(words)])
 
 
 @router.post("/clients", response={201: ClientRow})
@@ -143,11 +262,11 @@ def add_client(request: HttpRequest, given: ClientIn) -> Any:
     return Status(201, row_of(services.add_client(request.user, given.name, given.note)))
 
 
-@router.patch("/clients/{uuid:client_id}", response={200: ClientRow})
+@router.patch("/clients/{uuid:client_id}", response={200: ClientOut})
 def change_client(request: HttpRequest, client_id: UUID, change: ClientChange) -> Any:
-    """Rename a client or change the note."""
+    """Change a client's name, note, aims or brief."""
     changes = change.model_dump(exclude={"version"}, exclude_none=True)
-    return row_of(services.change_client(request.user, client_id, change.version, **changes))
+    return client_out(services.change_client(request.user, client_id, change.version, **changes))
 
 
 @router.delete("/clients/{uuid:client_id}", response={204: None})

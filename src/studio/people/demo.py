@@ -22,6 +22,14 @@ class Person:
     measures: dict[str, float]
     aims: dict[str, list[str]] = field(default_factory=dict)
     looks: tuple[tuple[str, list[Piece]], ...] = ()
+    #: The brief, as the conversation left it.
+    brief: dict[str, Any] = field(default_factory=dict)
+    #: Earlier sessions: how many days before the last one, and what was otherwise then, cm.
+    earlier: tuple[tuple[int, dict[str, float]], ...] = ()
+    #: How long ago the last session was, days.
+    days_ago: int = 9
+    #: Each reading taken once or twice.
+    twice: bool = True
 
 
 PEOPLE = (
@@ -77,6 +85,26 @@ PEOPLE = (
                 ],
             ),
         ),
+        brief={
+            "changed": "Back to full rehearsals since spring; a little fuller at the middle than last year.",
+            "no_longer_fits": "Three pairs of jeans gape behind when she sits down to play.",
+            "clothes_should": "Let her sit for hours and still look put together when she stands up to bow.",
+            "will_not_wear": "Anything that rides up behind; cuffs that touch the strings.",
+            "week": [
+                {"occasion": "seated_work", "share": 45, "dress_code": "relaxed"},
+                {"occasion": "on_stage", "share": 20, "dress_code": "black"},
+                {"occasion": "weekend", "share": 25, "dress_code": "none"},
+                {"occasion": "dinner", "share": 10, "dress_code": "smart"},
+            ],
+            "colouring": {"warmth": "cool", "depth": "deep", "clarity": "clear"},
+            "budget": {"amount": 450, "currency": "EUR", "per": "season"},
+            "seated": True,
+        },
+        earlier=(
+            (540, {"waist": 70.5, "belly": 79, "hip": 98, "bust": 90.5, "thigh": 57}),
+            (350, {"waist": 71.5, "belly": 80.5, "hip": 98.6, "bust": 91, "thigh": 57.4}),
+            (170, {"waist": 72.6, "belly": 82.4, "hip": 99.2, "bust": 91.6}),
+        ),
     ),
     Person(
         "Idris Calloway",
@@ -117,6 +145,19 @@ PEOPLE = (
                 ],
             ),
         ),
+        brief={
+            "clothes_should": "Survive paint, and look like a firm of one that means it.",
+            "will_not_wear": "Anything that has to be ironed.",
+            "limits": ["ladders_or_machinery"],
+            "week": [
+                {"occasion": "workshop", "share": 70, "dress_code": "none"},
+                {"occasion": "relaxed_office", "share": 15, "dress_code": "smart"},
+                {"occasion": "weekend", "share": 15, "dress_code": "none"},
+            ],
+            "colouring": {"warmth": "warm", "depth": "medium"},
+        },
+        days_ago=40,
+        twice=False,
     ),
     Person(
         "Perpetua Lindgren-Osei",
@@ -141,6 +182,19 @@ PEOPLE = (
                 ],
             ),
         ),
+        brief={
+            "clothes_should": "Be forgotten by the bench and remembered by the client.",
+            "limits": ["religious_or_uniform_code"],
+            "limits_note": "Robes and bands over everything in the higher courts.",
+            "week": [
+                {"occasion": "formal_office", "share": 65, "dress_code": "formal"},
+                {"occasion": "travel", "share": 15, "dress_code": "smart"},
+                {"occasion": "weekend", "share": 20, "dress_code": "none"},
+            ],
+            "colouring": {"warmth": "warm", "depth": "deep", "clarity": "clear"},
+            "budget": {"amount": 1800, "currency": "EUR", "per": "year"},
+        },
+        earlier=((190, {"waist": 83.4, "hip": 92.4}),),
     ),
     Person(
         "Wilf Harrow",
@@ -157,6 +211,17 @@ PEOPLE = (
                 ],
             ),
         ),
+        brief={
+            "changed": "Knee operation in February; walks with a stick on bad days.",
+            "no_longer_fits": "Trousers bought before the hospital.",
+            "limits": ["foot_ankle_knee_back_injury", "reflux_or_breathlessness"],
+            "week": [
+                {"occasion": "relaxed_office", "share": 50, "dress_code": "relaxed"},
+                {"occasion": "home", "share": 50, "dress_code": "none"},
+            ],
+        },
+        earlier=((210, {"waist": 108, "belly": 118.5, "bust": 113.5, "hip": 107.5}),),
+        days_ago=204,
     ),
     Person(
         "Marnie Dunmore",
@@ -194,6 +259,19 @@ PEOPLE = (
                 ],
             ),
         ),
+        brief={
+            "no_longer_fits": "Every straight leg she has tried on since May.",
+            "clothes_should": "Stay soft at the band all day and dry at the ankle on the way home.",
+            "limits": ["nickel", "bicycle"],
+            "week": [
+                {"occasion": "seated_work", "share": 60, "dress_code": "none"},
+                {"occasion": "outdoors", "share": 20, "dress_code": "none"},
+                {"occasion": "weekend", "share": 20, "dress_code": "none"},
+            ],
+            "colouring": {"warmth": "neutral", "depth": "light", "clarity": "soft"},
+            "seated": True,
+        },
+        earlier=((185, {"waist": 90, "belly": 99.5, "hip": 111, "calf": 43.6}),),
     ),
     Person(
         "Constance Ebbing",
@@ -210,11 +288,31 @@ PEOPLE = (
                 ],
             ),
         ),
+        brief={
+            "clothes_should": "Be colourful and let her kneel.",
+            "will_not_wear": "Beige.",
+            "week": [
+                {"occasion": "outdoors", "share": 60, "dress_code": "none"},
+                {"occasion": "ceremony", "share": 10, "dress_code": "smart"},
+                {"occasion": "home", "share": 30, "dress_code": "none"},
+            ],
+            "colouring": {"warmth": "warm", "depth": "light", "clarity": "clear"},
+        },
+        days_ago=120,
     ),
     Person(
         "Sunniva Pell",
         "Teaches swimming; in a tracksuit all week and tired of it.",
         {"stature": 178, "bust": 98, "waist": 72, "hip": 99, "crotch_height": 85},
+    ),
+    Person(
+        "Tamsin Roe",
+        "Fourteen, dances; grows faster than her trousers. Comes with her aunt.",
+        {"stature": 158, "bust": 80, "waist": 64, "hip": 86, "crotch_height": 75},
+        {"wants": ["comfort"]},
+        brief={"minor": True, "guardian": "Hester Roe", "clothes_should": "Last a term."},
+        earlier=((200, {"stature": 154, "crotch_height": 72.6, "hip": 84}),),
+        days_ago=21,
     ),
     Person("Jory Penhallow", "First visit on Thursday.", {}),
 )

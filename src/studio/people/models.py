@@ -19,6 +19,8 @@ class Studio(models.Model):
     name = models.CharField(max_length=NAME_LENGTH)
     unit = models.CharField(max_length=2, default="cm", choices=[("cm", "cm"), ("in", "in")])
     schools = models.JSONField(default=dict, blank=True)
+    #: The studio's own list of measures to take, beside the protocols that come with the house.
+    own_list = models.JSONField(default=list, blank=True)
     version = models.PositiveIntegerField(default=1)
 
     def __str__(self) -> str:
@@ -61,6 +63,8 @@ class Client(StudioRow):
     note = models.CharField(max_length=400, blank=True, default="")
     #: Their aims in the words of the craft: {"wants": [...], "soften": [...], ...}.
     aims = models.JSONField(default=dict, blank=True)
+    #: The brief as the conversation filled it (craft.formats.brief_form).
+    brief = models.JSONField(default=dict, blank=True)
 
     class Meta:
         indexes: ClassVar[list[models.Index]] = [models.Index(fields=["studio", "name"])]

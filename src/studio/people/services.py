@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
-from datetime import UTC, datetime
+from collections.abc import Collection
+from dataclasses import dataclass
+from datetime import UTC, date, datetime
 from typing import Any
 
 from django.db import transaction
-from django.db.models import Count
+from django.db.models import Count, Max, Q
 
 from studio.concurrency import Stale, write
 from studio.people.models import Client, Member, Studio
@@ -40,17 +42,43 @@ def _mark_removed(member: Member, client_id: Any, when: datetime | None) -> Clie
     return client
 
 
-def counts(member: Member) -> dict[Any, tuple[int, int]]:
-    """How many measures and looks each client of the studio has."""
+@dataclass(frozen=True)
+class Counts:
+    """How much is known of a client: measures, looks, and when they were last measured."""
+
+    measures: int = 0
+    looks: int = 0
+    measured_on: date | None = None
+
+
+def find_clients(member: Member, sought: str, offset: int, limit: int) -> tuple[int, list[Client]]:
+    """How many clients have `sought` in name or note, and one page of them by name."""
+    rows = Client.objects.of(member).kept()
+    for word in sought.split():
+        rows = rows.filter(Q(name__icontains=word) | Q(note__icontains=word))
+    return rows.count(), list(rows.order_by("name", "created_at")[offset : offset + limit])
+
+
+def counts(studio_id: Any, client_ids: Collection[Any]) -> dict[Any, Counts]:
+    """How much is known of each of these clients."""
     from studio.bodies.models import Reading
     from studio.looks.models import Look
 
-    measures = Reading.objects.of(member).values_list("session__client").annotate(n=Count("measure", distinct=True))
-    looks = Look.objects.of(member).kept().values_list("client").annotate(n=Count("id"))
-    found: dict[Any, tuple[int, int]] = {client: (n, 0) for client, n in measures}
-    for client, n in looks:
-        found[client] = (found.get(client, (0, 0))[0], n)
-    return found
+    readings = Reading.objects.filter(
+        studio_id=studio_id, session__client__in=client_ids, set_aside=False, withdrawal__isnull=True
+    )
+    told = readings.values_list("session__client").annotate(Count("measure", distinct=True), Max("session__started_at"))
+    looks = dict(
+        Look.objects.filter(studio_id=studio_id, client__in=client_ids)
+        .kept()
+        .values_list("client")
+        .annotate(n=Count("id"))
+    )
+    measured = {client: (n, when.date()) for client, n, when in told}
+    return {
+        client: Counts(measured.get(client, (0, None))[0], looks.get(client, 0), measured.get(client, (0, None))[1])
+        for client in client_ids
+    }
 
 
 def change_studio(member: Member, version: int, **changes: Any) -> Studio:

@@ -3,16 +3,17 @@
 from __future__ import annotations
 
 import os
+from datetime import UTC, datetime, timedelta
 from typing import Any
 
 from django.core.management.base import BaseCommand, CommandError
 from django.db import transaction
 
-from studio.bodies.services import readings_in_force, take_reading
-from studio.looks.services import keep_look
+from craft.formats.brief_form import Aims, BriefForm
+from craft.formats.client_file import ClientFile, FiledConsent, FiledLook, FiledReading, FiledSession
 from studio.people import demo
-from studio.people.models import Client, Member, Studio
-from studio.people.services import add_client
+from studio.people.models import Member, Studio
+from studio.records.services import client_from_file
 
 
 class Command(BaseCommand):
@@ -36,19 +37,43 @@ def load(password: str) -> Member:
     other = Studio.objects.create(name=demo.OTHER_STUDIO, unit="in")
     Member.objects.create_member(other, *demo.OTHER_STYLIST, password)
     for person in demo.PEOPLE:
-        _load_person(members[0], person)
+        client_from_file(members[0], file_of(person, datetime.now(UTC)))
     return members[0]
 
 
-def _load_person(member: Member, person: demo.Person) -> Client:
-    client = add_client(member, person.name, person.note)
-    client.aims = person.aims
-    client.save(update_fields=["aims"])
-    for measure, cm in person.measures.items():
-        take_reading(member, client.id, measure, f"{cm:g}", "cm", checked=True)
-    taken = readings_in_force(client)
-    if len(taken) != len(person.measures):
-        raise CommandError(f"{person.name}: some demo measures were not kept.")
-    for name, pieces in person.looks:
-        keep_look(member, client.id, name, pieces)  # type: ignore[arg-type]
-    return client
+def file_of(person: demo.Person, today: datetime) -> ClientFile:
+    """A demo client as a client file: the same door as any other record."""
+    last = today.replace(hour=10, minute=0, second=0, microsecond=0) - timedelta(days=person.days_ago)
+    sessions = []
+    if person.measures:
+        days = [(before, {**person.measures, **then}) for before, then in person.earlier] + [(0, person.measures)]
+        sessions = [_session(last - timedelta(days=before), taken, twice=person.twice) for before, taken in days]
+    return ClientFile(
+        name=person.name,
+        note=person.note,
+        aims=Aims.model_validate(person.aims),
+        brief=BriefForm.model_validate(person.brief),
+        sessions=sessions,
+        looks=[FiledLook(name=name, pieces=pieces) for name, pieces in reversed(person.looks)],
+    )
+
+
+def _session(when: datetime, taken: dict[str, float], *, twice: bool) -> FiledSession:
+    """A finished session: each measure read once, or twice a few millimetres apart."""
+    readings = []
+    for at, (measure, cm) in enumerate(taken.items()):
+        apart = 0.1 * (1 + at % 3) if twice else 0.0
+        for off in (-apart, apart) if twice else (0.0,):
+            taken_at = when + timedelta(seconds=20 * len(readings))
+            readings.append(
+                FiledReading(measure=measure, cm=cm + off, typed=f"{cm + off:.1f}", taken_at=taken_at, source="tape")
+            )
+    return FiledSession(
+        started_at=when,
+        ended_at=when + timedelta(minutes=25),
+        ended="finished",
+        protocol="full" if len(taken) > 10 else "quick",
+        twice=twice,
+        consent=FiledConsent(agreed=["measure", "record", "hold"]),
+        readings=readings,
+    )

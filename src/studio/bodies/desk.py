@@ -1,0 +1,74 @@
+"""The measuring desk as the screen reads it: every measure as it is known today, and what to take next."""
+
+from __future__ import annotations
+
+import os
+from typing import Any
+
+from craft.advise.next_measure import Worth, next_measures
+from craft.body import Body
+from craft.body.measures import MEASURES
+from craft.cloth import Piece
+from craft.draw.tape import TapeLine, tape_on
+from craft.measuring.ageing import due_on
+from craft.schools import Schools
+from studio.bodies.known import Known, known_of, measures_from, open_session
+from studio.bodies.models import MeasuringSession, Reading
+from studio.bodies.shapes import DeskOut, LastOut, MeasureOut, TapeOut, outline, quantity_out, reading_out, session_out
+from studio.people.models import Client, Member
+
+
+def desk_of(member: Member, client_id: Any) -> DeskOut:
+    """Every measure of a client, this session's readings, and when to measure again."""
+    client: Client = Client.objects.of(member).kept().found(id=client_id)
+    session = open_session(client)
+    known = known_of(client, session)
+    before = known_of(client, None, before=session) if session else {}
+    body = Body.of(measures_from(known))
+    today: dict[str, list[Reading]] = {}
+    if session:
+        rows = Reading.objects.filter(session=session).select_related("taken_by", "withdrawal")
+        for reading in rows:
+            today.setdefault(reading.measure, []).append(reading)
+    sessions = MeasuringSession.objects.filter(client=client, readings__isnull=False).distinct()
+    last = sessions.order_by("-started_at").first()
+    return DeskOut(
+        session=session_out(session) if session else None,
+        measures=[_measure(name, body, known.get(name), before.get(name), today.get(name, [])) for name in MEASURES],
+        outline=outline(body),
+        stature=round(body.stature, 1),
+        due_on=due_on(last.started_at.date()) if last else None,
+        sessions=sessions.count(),
+        tape=os.environ.get("BASILWOOD_TAPE") or None,
+    )
+
+
+def _measure(name: str, body: Body, known: Known | None, last: Known | None, today: list[Reading]) -> MeasureOut:
+    return MeasureOut(
+        name=name,
+        known=quantity_out(known.figure if known else body.quantity(name)),
+        readings=[reading_out(reading) for reading in today],
+        wants_another=bool(known and known.wants_another),
+        last=LastOut(cm=round(last.figure.cm, 2), on=last.session.started_at.date()) if last else None,
+        taken_on=known.session.started_at.date() if known else None,
+        tape=_tape(tape_on(body, name)),
+    )
+
+
+def _tape(line: TapeLine) -> TapeOut:
+    def rounded(lines: tuple[tuple[tuple[float, float], ...], ...]) -> list[list[list[float]]]:
+        return [[[round(x, 1), round(y, 1)] for x, y in points] for points in lines]
+
+    return TapeOut(height=round(line.height, 1), front=rounded(line.front), behind=rounded(line.behind))
+
+
+def next_for(member: Member, client_id: Any) -> tuple[Worth, ...]:
+    """What to measure next, for the bottoms in this client's looks."""
+    from studio.looks.models import Look
+
+    client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
+    held = Look.objects.of(member).kept().filter(client=client).values_list("pieces", flat=True)
+    pieces = [Piece.of(piece) for look in held for piece in look]
+    bottoms = [piece for piece in dict.fromkeys(pieces) if piece.slot == "bottom"][:12]
+    measures = measures_from(known_of(client, open_session(client)))
+    return next_measures(measures, bottoms, Schools.of(client.studio.schools))

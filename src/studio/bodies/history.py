@@ -1,0 +1,158 @@
+"""Memory: the sessions of a client side by side, and what changed between two of them."""
+
+from __future__ import annotations
+
+from datetime import date, datetime
+from typing import Any
+
+from ninja import Schema
+
+from craft.body import Body, Measures, Quantity
+from craft.body.measures import MEASURES, label
+from craft.measuring.ageing import due_on
+from craft.measuring.change import Change, compare, doubtful_after
+from studio.bodies.known import figure_of
+from studio.bodies.models import MeasuringSession, Reading
+from studio.bodies.shapes import Outline, QuantityOut, outline, quantity_out
+from studio.people.models import Client, Member
+
+
+class FigureOf(Schema):
+    measure: str
+    figure: QuantityOut
+    readings: int
+
+
+class PastSession(Schema):
+    id: int
+    on: date
+    started_at: datetime
+    by: str
+    protocol: str
+    ended: str
+    agreed: list[str]
+    present: str
+    guardian: str
+    figures: list[FigureOf]
+
+
+class ChangeOut(Schema):
+    measure: str
+    label: str
+    before: float
+    after: float
+    cm: float
+    noise: float
+    beyond_noise: bool
+
+
+class DoubtfulOut(Schema):
+    measure: str
+    label: str
+    because: str
+    held_cm: float
+    expected_cm: float
+
+
+class ComparisonOut(Schema):
+    """Two sessions: what changed beyond noise, what that makes doubtful, and both figures, cm."""
+
+    before: int
+    after: int
+    changes: list[ChangeOut]
+    doubtful: list[DoubtfulOut]
+    outline_before: list[Outline]
+    outline_after: list[Outline]
+    stature: float
+
+
+class HistoryOut(Schema):
+    sessions: list[PastSession]
+    due_on: date | None
+
+
+def _figures(sessions: list[MeasuringSession]) -> dict[int, dict[str, tuple[Quantity, int]]]:
+    """What each session's counting readings come to."""
+    held: dict[int, dict[str, list[Reading]]] = {session.id: {} for session in sessions}
+    alive = Reading.objects.filter(session__in=sessions, set_aside=False, withdrawal__isnull=True)
+    for reading in alive:
+        held[reading.session_id].setdefault(reading.measure, []).append(reading)
+    twice = {session.id: session.twice for session in sessions}
+    return {
+        at: {name: (figure_of(name, rows, twice=twice[at])[0], len(rows)) for name, rows in by_name.items()}
+        for at, by_name in held.items()
+    }
+
+
+def history_of(member: Member, client_id: Any) -> HistoryOut:
+    """Every session with a reading that counts, newest first."""
+    client = Client.objects.of(member).kept().found(id=client_id)
+    rows = list(MeasuringSession.objects.filter(client=client).select_related("taken_by").order_by("-started_at"))
+    figures = _figures(rows)
+    rows = [row for row in rows if figures[row.id] or row.ended == "stopped"]
+    return HistoryOut(
+        sessions=[_past(row, figures[row.id]) for row in rows],
+        due_on=due_on(rows[0].started_at.date()) if rows else None,
+    )
+
+
+def _past(row: MeasuringSession, figures: dict[str, tuple[Quantity, int]]) -> PastSession:
+    return PastSession(
+        id=row.id,
+        on=row.started_at.date(),
+        started_at=row.started_at,
+        by=row.taken_by.name if row.taken_by else "",
+        protocol=row.protocol,
+        ended=row.ended,
+        agreed=row.consent.get("agreed", []),
+        present=row.consent.get("present", ""),
+        guardian=row.consent.get("guardian", ""),
+        figures=[
+            FigureOf(measure=name, figure=quantity_out(figures[name][0]), readings=figures[name][1])
+            for name in MEASURES
+            if name in figures
+        ],
+    )
+
+
+def comparison_of(member: Member, client_id: Any, before_id: int, after_id: int) -> ComparisonOut:
+    """What changed from one session to another."""
+    client = Client.objects.of(member).kept().found(id=client_id)
+    own = MeasuringSession.objects.filter(client=client)
+    before, after = own.found(id=before_id), own.found(id=after_id)
+    figures = _figures([before, after])
+    then = {name: figure for name, (figure, _) in figures[before.id].items() if figure.origin != "said"}
+    now = {name: figure for name, (figure, _) in figures[after.id].items() if figure.origin != "said"}
+    changes = compare(then, now)
+    held = {name: figure for name, figure in then.items() if name not in now}
+    body_then, body_now = Body.of(Measures.of(then)), Body.of(Measures.of({**held, **now}))
+    return ComparisonOut(
+        before=before.id,
+        after=after.id,
+        changes=[_change(change) for change in changes],
+        doubtful=[
+            DoubtfulOut(
+                measure=found.measure,
+                label=label(found.measure),
+                because=label(found.because),
+                held_cm=round(held[found.measure].cm, 1),
+                expected_cm=round(found.expected_cm, 1),
+            )
+            for found in doubtful_after(changes, held)
+        ],
+        outline_before=outline(body_then),
+        outline_after=outline(body_now),
+        stature=max(body_then.stature, body_now.stature),
+    )
+
+
+def _change(change: Change) -> ChangeOut:
+    return ChangeOut(
+        measure=change.measure,
+        label=label(change.measure),
+        before=round(change.before.cm, 1),
+        after=round(change.after.cm, 1),
+        cm=round(change.cm, 1),
+        noise=round(change.noise, 1),
+        beyond_noise=change.beyond_noise,
+    )

@@ -1,0 +1,235 @@
+"""What the interface of bodies reads and answers."""
+
+from __future__ import annotations
+
+from datetime import date, datetime
+from typing import Annotated, Literal
+from uuid import UUID
+
+from ninja import Schema
+from pydantic import Field, StringConstraints
+
+from craft.body import Body, Quantity
+from craft.draw import draw_figure
+from studio.bodies.models import MeasuringSession, Reading
+from studio.schemas import Refusal, Unit
+
+Origin = Literal["measured", "repeated", "carried", "aged", "said", "described", "estimated"]
+Present = Annotated[str, StringConstraints(strip_whitespace=True, max_length=120)]
+
+
+class QuantityOut(Schema):
+    """A figure in cm with its spread, where four of five true values lie, and where it comes from."""
+
+    cm: float
+    spread: float
+    low: float
+    high: float
+    origin: Origin
+    settled: bool
+
+
+class CardOut(Schema):
+    name: str
+    label: str
+    kind: Literal["height", "girth", "breadth", "length"]
+    turn: str
+    tape: str
+    client: str
+    slip: str
+    sided: bool
+
+
+class ProtocolOut(Schema):
+    key: str
+    name: str
+    purpose: str
+    measures: list[str]
+
+
+class Statement(Schema):
+    key: str
+    text: str
+
+
+class Measuring(Schema):
+    """Everything about measuring that is the same for every client."""
+
+    cards: list[CardOut]
+    protocols: list[ProtocolOut]
+    consent: list[Statement]
+
+
+class Typed(Schema):
+    text: str = Field(max_length=60)
+    unit: Unit
+
+
+class Read(Schema):
+    cm: float
+
+
+class ConsentIn(Schema):
+    agreed: list[Literal["measure", "record", "hold"]] = Field(default_factory=list)
+    present: Present = ""
+    guardian: Present = ""
+
+
+class SessionIn(Schema):
+    protocol: str = Field(max_length=20)
+    side: Literal["left", "right"] = "right"
+    twice: bool = True
+    consent: ConsentIn
+
+
+class SessionEnd(Schema):
+    how: Literal["finished", "stopped"]
+
+
+class ReadingIn(Schema):
+    id: UUID
+    measure: str
+    typed: str = Field(max_length=60)
+    unit: Unit
+    after: UUID | None = None
+    checked: bool = False
+    set_aside: bool = False
+    said: bool = False
+    source: Literal["typed", "tape"] = "typed"
+    meant_cm: Annotated[float, Field(gt=0, le=300)] | None = None
+
+
+class ReadingOut(Schema):
+    id: UUID
+    measure: str
+    cm: float
+    typed: str
+    source: str
+    said: bool
+    checked: bool
+    set_aside: bool
+    withdrawn: bool
+    taken_at: datetime
+    taken_by: str
+
+
+class LastOut(Schema):
+    cm: float
+    on: date
+
+
+class TapeOut(Schema):
+    """Where the tape lies on this body, cm: lines in sight and behind."""
+
+    height: float
+    front: list[list[list[float]]]
+    behind: list[list[list[float]]]
+
+
+class MeasureOut(Schema):
+    """One measure at the desk: as it is known, this session's readings, what the last session said."""
+
+    name: str
+    known: QuantityOut
+    readings: list[ReadingOut]
+    wants_another: bool
+    last: LastOut | None
+    taken_on: date | None
+    tape: TapeOut
+
+
+class SessionOut(Schema):
+    id: int
+    started_at: datetime
+    ended_at: datetime | None
+    ended: str
+    taken_by: str
+    protocol: str
+    side: str
+    twice: bool
+    agreed: list[str]
+    present: str
+    guardian: str
+
+
+class Outline(Schema):
+    """One area of the figure, cm: x to the right of the midline, y above the floor."""
+
+    key: str
+    points: list[list[float]]
+
+
+class DeskOut(Schema):
+    session: SessionOut | None
+    measures: list[MeasureOut]
+    #: The figure as it is known today, barefoot and undressed.
+    outline: list[Outline]
+    stature: float
+    due_on: date | None
+    sessions: int
+    #: Where the measuring tape is heard, if there is one.
+    tape: str | None
+
+
+class Kept(Schema):
+    id: UUID
+    measure: str
+
+
+class DoubtOut(Refusal):
+    reason: str
+    refused: bool
+    suggested_cm: float | None
+
+
+class OvertakenOut(Refusal):
+    current: ReadingOut | None
+
+
+class WorthOut(Schema):
+    measure: str
+    label: str
+    text: str
+    score: float
+
+
+def quantity_out(figure: Quantity) -> QuantityOut:
+    low, high = figure.range80
+    return QuantityOut(
+        cm=round(figure.cm, 2),
+        spread=round(figure.spread, 2),
+        low=round(low, 1),
+        high=round(high, 1),
+        origin=figure.origin,
+        settled=figure.settled,
+    )
+
+
+def reading_out(reading: Reading) -> ReadingOut:
+    fields = ("id", "measure", "typed", "source", "said", "checked", "set_aside", "taken_at")
+    return ReadingOut(
+        **{name: getattr(reading, name) for name in fields},
+        cm=float(reading.cm),
+        withdrawn=hasattr(reading, "withdrawal"),
+        taken_by=reading.taken_by.name if reading.taken_by else "",
+    )
+
+
+def session_out(session: MeasuringSession) -> SessionOut:
+    fields = ("id", "started_at", "ended_at", "ended", "protocol", "side", "twice")
+    consent = session.consent
+    return SessionOut(
+        **{name: getattr(session, name) for name in fields},
+        taken_by=session.taken_by.name if session.taken_by else "",
+        agreed=consent.get("agreed", []),
+        present=consent.get("present", ""),
+        guardian=consent.get("guardian", ""),
+    )
+
+
+def outline(body: Body) -> list[Outline]:
+    """The undressed figure."""
+    return [
+        Outline(key=shape.key, points=[[round(x, 1), round(y, 1)] for x, y in shape.points])
+        for shape in draw_figure(body)
+    ]

@@ -1,0 +1,187 @@
+"""The verbs of records: a client out as a file and in again, a table of measures in, a client erased."""
+
+from __future__ import annotations
+
+from datetime import UTC, datetime, time
+from decimal import Decimal
+from typing import Any
+
+from django.db import connection, transaction
+
+from craft.formats.brief_form import Aims, BriefForm
+from craft.formats.client_file import ClientFile, FiledConsent, FiledLook, FiledReading, FiledSession
+from craft.formats.measures_csv import Row, Table, read_table, write_table
+from craft.look import Look as CraftLook
+from craft.units import Unit
+from studio.bodies.known import measures_of, today
+from studio.bodies.models import MeasuringSession, Reading, Withdrawal
+from studio.looks.models import Look
+from studio.people.models import Client, Member
+from studio.records.models import Erasure
+
+
+def file_of(member: Member, client_id: Any) -> ClientFile:
+    """Everything recorded of a client, as an open file."""
+    client: Client = Client.objects.of(member).kept().found(id=client_id)
+    sessions = MeasuringSession.objects.filter(client=client).order_by("started_at", "id")
+    looks = Look.objects.of(member).kept().filter(client=client).order_by("created_at", "id")
+    return ClientFile(
+        name=client.name,
+        note=client.note,
+        aims=Aims.model_validate(client.aims),
+        brief=BriefForm.model_validate(client.brief),
+        sessions=[_filed(session) for session in sessions.prefetch_related("readings__withdrawal")],
+        looks=[FiledLook(name=look.name, pieces=look.pieces) for look in looks],
+    )
+
+
+_SESSION_FIELDS = ("started_at", "ended_at", "ended", "protocol", "side", "twice")
+_READING_FIELDS = ("measure", "typed", "source", "said", "checked", "set_aside", "taken_at")
+
+
+def _filed(session: MeasuringSession) -> FiledSession:
+    return FiledSession(
+        **{name: getattr(session, name) for name in _SESSION_FIELDS},
+        consent=FiledConsent.model_validate(session.consent),
+        readings=[
+            FiledReading(
+                **{name: getattr(reading, name) for name in _READING_FIELDS},
+                cm=float(reading.cm),
+                withdrawn=hasattr(reading, "withdrawal"),
+            )
+            for reading in session.readings.all()
+        ],
+    )
+
+
+def client_from_file(member: Member, filed: ClientFile) -> Client:
+    """A new client of the member's studio from a file. Raises UnknownWord or NotYetKnown for a look
+    that cannot be read; then nothing is written."""
+    for look in filed.looks:
+        CraftLook.of(look.pieces)
+    with transaction.atomic():
+        client = Client.objects.create(
+            studio_id=member.studio_id,
+            name=filed.name,
+            note=filed.note,
+            aims=filed.aims.model_dump(),
+            brief=filed.brief.model_dump(),
+            changed_by=member,
+        )
+        for session in filed.sessions:
+            _restore(member, client, session)
+        for look in filed.looks:
+            Look.objects.create(
+                studio_id=member.studio_id, client=client, name=look.name, pieces=look.pieces, changed_by=member
+            )
+    return client
+
+
+def _restore(member: Member, client: Client, filed: FiledSession) -> None:
+    session = MeasuringSession.objects.create(
+        studio_id=member.studio_id,
+        client=client,
+        taken_by=member,
+        consent=filed.consent.model_dump(),
+        **{name: getattr(filed, name) for name in _SESSION_FIELDS},
+    )
+    readings = [
+        Reading(
+            studio_id=member.studio_id,
+            session=session,
+            taken_by=member,
+            cm=Decimal(str(round(reading.cm, 2))),
+            **{name: getattr(reading, name) for name in _READING_FIELDS},
+        )
+        for reading in filed.readings
+    ]
+    Reading.objects.bulk_create(readings)
+    taken_back = [made for made, reading in zip(readings, filed.readings, strict=True) if reading.withdrawn]
+    Withdrawal.objects.bulk_create(Withdrawal(reading=reading, by=member) for reading in taken_back)
+
+
+def table_of(member: Member, client_id: Any, unit: Unit) -> str:
+    """The client's readings that count, every session's, as a table."""
+    client = Client.objects.of(member).kept().found(id=client_id)
+    alive = Reading.objects.filter(session__client=client, set_aside=False, withdrawal__isnull=True)
+    rows = [Row(0, r.measure, float(r.cm), r.typed, r.taken_at.date(), "said" if r.said else "measured") for r in alive]
+    return write_table(rows, unit)
+
+
+def preview_table(member: Member, client_id: Any, text: str) -> Table:
+    """What a table would add to a client; nothing is written. Raises NotATable."""
+    client = Client.objects.of(member).kept().found(id=client_id)
+    return read_table(text, today(), measures_of(client))
+
+
+def keep_table(member: Member, client_id: Any, text: str) -> int:
+    """Add a table's good rows, a session for each day; how many were added."""
+    with transaction.atomic():
+        client = Client.objects.of(member).kept().select_for_update(of=("self",)).found(id=client_id)
+        table = read_table(text, today(), measures_of(client))
+        for day in sorted({row.taken_on or today() for row in table.rows}):
+            when = datetime.combine(day, time(12), UTC) if day < today() else datetime.now(UTC)
+            session = MeasuringSession.objects.create(
+                studio_id=member.studio_id,
+                client=client,
+                taken_by=member,
+                started_at=when,
+                ended_at=when,
+                ended="finished",
+                protocol="table",
+                twice=False,
+            )
+            Reading.objects.bulk_create(
+                Reading(
+                    studio_id=member.studio_id,
+                    session=session,
+                    taken_by=member,
+                    measure=row.measure,
+                    cm=Decimal(str(row.cm)),
+                    typed=row.typed,
+                    source="table",
+                    said=row.origin == "said",
+                    taken_at=when,
+                )
+                for row in table.rows
+                if (row.taken_on or today()) == day
+            )
+    return len(table.rows)
+
+
+def erasable(member: Member, client_id: Any) -> Client:
+    """The client, kept or removed: both can be erased."""
+    client: Client = Client.objects.of(member).found(id=client_id)
+    return client
+
+
+def erase_client(member: Member, client_id: Any) -> Erasure:
+    """Erase a client for good, kept or removed, with everything recorded of them; the proof."""
+    with transaction.atomic():
+        client: Client = Client.objects.of(member).select_for_update(of=("self",)).found(id=client_id)
+        ids = _ids_of(client)
+        _, by_table = client.delete()
+        rows = {name.split(".")[-1]: count for name, count in by_table.items() if count}
+        return Erasure.objects.create(studio_id=member.studio_id, by=member, rows=rows, remaining=_mentions(ids))
+
+
+def _ids_of(client: Client) -> list[str]:
+    """The identities under which a row could still speak of this client."""
+    readings = Reading.objects.filter(session__client=client).values_list("id", flat=True)
+    looks = Look.objects.filter(client=client).values_list("id", flat=True)
+    return [str(client.id), *(str(row) for row in readings), *(str(row) for row in looks)]
+
+
+def _mentions(ids: list[str]) -> int:
+    """Rows of any table of the database in which one of these identities stands, as key or in text."""
+    found = 0
+    with connection.cursor() as cursor:
+        for table in connection.introspection.table_names(cursor):
+            quoted = connection.ops.quote_name(table)
+            cursor.execute(
+                f"SELECT count(*) FROM {quoted} AS held "  # noqa: S608 (the name is the database's own, quoted)
+                "WHERE EXISTS (SELECT 1 FROM unnest(%s::text[]) AS one WHERE held::text LIKE '%%' || one || '%%')",
+                [ids],
+            )
+            found += cursor.fetchone()[0]
+    return found
