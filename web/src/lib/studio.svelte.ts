@@ -15,7 +15,11 @@ class Studio {
     this.me = "data" in told ? told.data : null;
   }
 
-  async change(what: { unit?: Unit; schools?: Record<string, string> }): Promise<Refusal | null> {
+  async change(what: {
+    unit?: Unit;
+    schools?: Record<string, string>;
+    own_list?: string[];
+  }): Promise<Refusal | null> {
     if (!this.me) return null;
     const told = await ask(api.PATCH("/api/studio", { body: { version: this.me.studio.version, ...what } }));
     if ("data" in told) {

@@ -24,3 +24,10 @@ export function length(cm: number, unit: Unit): string {
 export function said(word: string): string {
   return word.replaceAll("_", " ");
 }
+
+const DAY = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "long", year: "numeric" });
+
+/** A day as it is written: “9 May 2026”. */
+export function day(when: string): string {
+  return DAY.format(new Date(when));
+}

@@ -81,7 +81,7 @@ export interface paths {
         };
         /**
          * Clients
-         * @description The studio's clients by name, with how much is known of each.
+         * @description A page of the studio's clients by name, those whose name or note holds `q`.
          */
         get: operations["studio_people_api_clients"];
         put?: never;
@@ -103,7 +103,11 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        /**
+         * Client
+         * @description One client with aims, brief and cautions.
+         */
+        get: operations["studio_people_api_client"];
         put?: never;
         post?: never;
         /**
@@ -115,9 +119,69 @@ export interface paths {
         head?: never;
         /**
          * Change Client
-         * @description Rename a client or change the note.
+         * @description Change a client's name, note, aims or brief.
          */
         patch: operations["studio_people_api_change_client"];
+        trace?: never;
+    };
+    "/api/brief/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Brief Words
+         * @description The words of the brief, and the pairs of swatches that tell a colouring.
+         */
+        get: operations["studio_people_api_brief_words"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brief/colouring": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Colouring
+         * @description The colouring that picks between swatches come to.
+         */
+        post: operations["studio_people_api_colouring"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/brief/near-face": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Near Face
+         * @description The colours that do well near the face of such a colouring.
+         */
+        post: operations["studio_people_api_near_face"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
         trace?: never;
     };
     "/api/clients/{client_id}/restore": {
@@ -140,7 +204,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/measures": {
+    "/api/measuring": {
         parameters: {
             query?: never;
             header?: never;
@@ -148,10 +212,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Measures
-         * @description The measure list.
+         * Measuring
+         * @description How each measure is taken, the protocols (the studio's own list last), what consent is asked for.
          */
-        get: operations["studio_bodies_api_measures"];
+        get: operations["studio_bodies_api_measuring"];
         put?: never;
         post?: never;
         delete?: never;
@@ -180,7 +244,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/clients/{client_id}/readings": {
+    "/api/clients/{client_id}/desk": {
         parameters: {
             query?: never;
             header?: never;
@@ -188,16 +252,52 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Readings
-         * @description The readings in force.
+         * Desk
+         * @description Every measure as it is known today, with this session's readings.
          */
-        get: operations["studio_bodies_api_readings"];
+        get: operations["studio_bodies_api_desk"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
         /**
-         * Take
-         * @description Add a reading, or withdraw the measure with an empty text. A doubt is asked, never blocked.
+         * Next Measure
+         * @description What to measure next, most telling first.
          */
-        post: operations["studio_bodies_api_take"];
+        get: operations["studio_bodies_api_next_measure"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Reading
+         * @description What the measures say of the body.
+         */
+        get: operations["studio_bodies_api_reading"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -213,11 +313,115 @@ export interface paths {
         };
         /**
          * Sessions
-         * @description Every measuring session of a client, newest first, with all its readings.
+         * @description Every session of a client, newest first, with what its readings come to.
          */
         get: operations["studio_bodies_api_sessions"];
         put?: never;
+        /**
+         * Begin
+         * @description Begin a measuring session with the client's consent; one that is going on is answered as it is.
+         */
+        post: operations["studio_bodies_api_begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/sessions/{session_id}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * End
+         * @description End a session: finished, or stopped at the client's wish.
+         */
+        post: operations["studio_bodies_api_end"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/sessions/{session_id}/since/{before_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Compared
+         * @description What changed between two sessions.
+         */
+        get: operations["studio_bodies_api_compared"];
+        put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take
+         * @description Add a reading. A doubt is asked, never blocked; handing the same reading in twice changes nothing.
+         */
+        post: operations["studio_bodies_api_take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/readings/{reading_id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Withdraw
+         * @description Take a reading back; it is kept and no longer counts.
+         */
+        post: operations["studio_bodies_api_withdraw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/readings/{reading_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bring Back
+         * @description Undo a withdrawal.
+         */
+        post: operations["studio_bodies_api_bring_back"];
         delete?: never;
         options?: never;
         head?: never;
@@ -352,6 +556,150 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client_id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Export File
+         * @description Everything recorded of a client, as an open file.
+         */
+        get: operations["studio_records_api_export_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/client-files/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Preview File
+         * @description What a client file holds; nothing is written.
+         */
+        post: operations["studio_records_api_preview_file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/client-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Import File
+         * @description A new client from a file.
+         */
+        post: operations["studio_records_api_import_file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Export Table
+         * @description The readings that count as CSV.
+         */
+        get: operations["studio_records_api_export_table"];
+        put?: never;
+        /**
+         * Keep Table
+         * @description Add a table's good rows.
+         */
+        post: operations["studio_records_api_keep_table"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/table/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Preview Table
+         * @description Row by row what a table would add, and what is refused and why; nothing is written.
+         */
+        post: operations["studio_records_api_preview_table"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/erase": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Erase
+         * @description Erase a client for good; the name has to be typed. Answers the proof.
+         */
+        post: operations["studio_records_api_erase"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/erasures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Erasures
+         * @description The proofs of erasure of this studio, newest first.
+         */
+        get: operations["studio_records_api_erasures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -377,6 +725,8 @@ export interface components {
             schools: {
                 [key: string]: string;
             };
+            /** Own List */
+            own_list: string[];
             /** Version */
             version: number;
         };
@@ -414,6 +764,18 @@ export interface components {
             schools?: {
                 [key: string]: string;
             } | null;
+            /** Own List */
+            own_list?: string[] | null;
+        };
+        /**
+         * ClientList
+         * @description A page of clients by name; `total` is how many match.
+         */
+        ClientList: {
+            /** Total */
+            total: number;
+            /** Rows */
+            rows: components["schemas"]["ClientRow"][];
         };
         /** ClientRow */
         ClientRow: {
@@ -443,6 +805,8 @@ export interface components {
              * @default 0
              */
             looks: number;
+            /** Due On */
+            due_on?: string | null;
         };
         /** ClientIn */
         ClientIn: {
@@ -454,6 +818,199 @@ export interface components {
              */
             note: string;
         };
+        /**
+         * Aims
+         * @description Aims in the words of the craft (craft.judge.aims).
+         */
+        Aims: {
+            /**
+             * Wants
+             * @default []
+             */
+            wants: ("lengthen_legs" | "lengthen_torso" | "define_waist" | "balance" | "slim" | "broaden_shoulders" | "look_current" | "look_smart" | "comfort")[];
+            /**
+             * Soften
+             * @default []
+             */
+            soften: ("bust" | "middle" | "hips" | "seat" | "thighs" | "calves" | "upper_arms" | "shoulders")[];
+            /**
+             * Show
+             * @default []
+             */
+            show: ("face" | "bust" | "waist" | "legs" | "ankles" | "feet" | "shoulders")[];
+            /**
+             * Wont
+             * @default []
+             */
+            wont: ("heels" | "sleeveless" | "tight" | "short_hems")[];
+        };
+        /**
+         * BriefForm
+         * @description Everything the first conversation may bring up.
+         */
+        BriefForm: {
+            /**
+             * Changed
+             * @default
+             */
+            changed: string;
+            /**
+             * No Longer Fits
+             * @default
+             */
+            no_longer_fits: string;
+            /**
+             * Clothes Should
+             * @default
+             */
+            clothes_should: string;
+            /**
+             * Will Not Wear
+             * @default
+             */
+            will_not_wear: string;
+            /**
+             * Limits
+             * @default []
+             */
+            limits: ("foot_ankle_knee_back_injury" | "pregnancy" | "circulatory_trouble" | "reflux_or_breathlessness" | "nickel" | "latex" | "dyes" | "wool" | "sun_sensitive_skin" | "ladders_or_machinery" | "bicycle" | "protective_clothing_required" | "religious_or_uniform_code" | "measuring_is_hard")[];
+            /**
+             * Limits Note
+             * @default
+             */
+            limits_note: string;
+            /**
+             * Week
+             * @default []
+             */
+            week: components["schemas"]["Stretch"][];
+            /**
+             * @default {
+             *       "warmth": null,
+             *       "depth": null,
+             *       "clarity": null
+             *     }
+             */
+            colouring: components["schemas"]["Colouring"];
+            /**
+             * @default {
+             *       "amount": null,
+             *       "currency": "EUR",
+             *       "per": "season"
+             *     }
+             */
+            budget: components["schemas"]["Budget"];
+            /**
+             * Seated
+             * @default false
+             */
+            seated: boolean;
+            /**
+             * Minor
+             * @default false
+             */
+            minor: boolean;
+            /**
+             * Guardian
+             * @default
+             */
+            guardian: string;
+        };
+        /**
+         * Budget
+         * @description What may be spent, in whole units of a currency.
+         */
+        Budget: {
+            /** Amount */
+            amount?: number | null;
+            /**
+             * Currency
+             * @default EUR
+             */
+            currency: string;
+            /**
+             * Per
+             * @default season
+             * @enum {string}
+             */
+            per: "season" | "year" | "piece";
+        };
+        /** CautionOut */
+        CautionOut: {
+            /** Because */
+            because: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * ClientOut
+         * @description One client with their aims, brief, and what comes before style for them.
+         */
+        ClientOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+            /** Note */
+            note: string;
+            /** Version */
+            version: number;
+            /**
+             * Changed At
+             * Format: date-time
+             */
+            changed_at: string;
+            /**
+             * Measures
+             * @default 0
+             */
+            measures: number;
+            /**
+             * Looks
+             * @default 0
+             */
+            looks: number;
+            /** Due On */
+            due_on?: string | null;
+            aims: components["schemas"]["Aims"];
+            brief: components["schemas"]["BriefForm"];
+            /** Cautions */
+            cautions: components["schemas"]["CautionOut"][];
+        };
+        /**
+         * Colouring
+         * @description Warmth, depth and clarity; each may be unknown.
+         */
+        Colouring: {
+            /** Warmth */
+            warmth?: ("cool" | "neutral" | "warm") | null;
+            /** Depth */
+            depth?: ("light" | "medium" | "deep") | null;
+            /** Clarity */
+            clarity?: ("soft" | "medium" | "clear") | null;
+        };
+        /**
+         * Stretch
+         * @description A part of the week: where, how much of it in per cent, and what is asked of clothes there.
+         */
+        Stretch: {
+            /**
+             * Occasion
+             * @enum {string}
+             */
+            occasion: "workshop" | "relaxed_office" | "formal_office" | "on_stage" | "seated_work" | "outdoors" | "dinner" | "weekend" | "home" | "travel" | "ceremony";
+            /** Share */
+            share: number;
+            /**
+             * Dress Code
+             * @default none
+             * @enum {string}
+             */
+            dress_code: "none" | "relaxed" | "smart" | "formal" | "black" | "uniform" | "protective" | "religious";
+        };
         /** ClientChange */
         ClientChange: {
             /** Version */
@@ -462,9 +1019,82 @@ export interface components {
             name?: string | null;
             /** Note */
             note?: string | null;
+            aims?: components["schemas"]["Aims"] | null;
+            brief?: components["schemas"]["BriefForm"] | null;
         };
-        /** MeasureWord */
-        MeasureWord: {
+        /**
+         * BriefWords
+         * @description The words the brief is filled with, and the swatches held to the face.
+         */
+        BriefWords: {
+            /** Aims */
+            aims: {
+                [key: string]: string[];
+            };
+            /** Occasions */
+            occasions: string[];
+            /** Dress Codes */
+            dress_codes: string[];
+            /** Limits */
+            limits: string[];
+            /** Colouring */
+            colouring: {
+                [key: string]: string[];
+            };
+            /** Swatches */
+            swatches: components["schemas"]["SwatchPair"][];
+        };
+        /** SwatchPair */
+        SwatchPair: {
+            /**
+             * Axis
+             * @enum {string}
+             */
+            axis: "warmth" | "depth" | "clarity";
+            /** First */
+            first: string;
+            /** Second */
+            second: string;
+        };
+        /** ColouringOut */
+        ColouringOut: {
+            /** Words */
+            words: {
+                [key: string]: string;
+            };
+        };
+        /** Picks */
+        Picks: {
+            /**
+             * Warmth
+             * @default []
+             */
+            warmth: ("first" | "second" | "same")[];
+            /**
+             * Depth
+             * @default []
+             */
+            depth: ("first" | "second" | "same")[];
+            /**
+             * Clarity
+             * @default []
+             */
+            clarity: ("first" | "second" | "same")[];
+        };
+        /** NamedColour */
+        NamedColour: {
+            /** Name */
+            name: string;
+            /** Hex */
+            hex: string;
+        };
+        /** NearFace */
+        NearFace: {
+            /** Colours */
+            colours: components["schemas"]["NamedColour"][];
+        };
+        /** CardOut */
+        CardOut: {
             /** Name */
             name: string;
             /** Label */
@@ -474,6 +1104,46 @@ export interface components {
              * @enum {string}
              */
             kind: "height" | "girth" | "breadth" | "length";
+            /** Turn */
+            turn: string;
+            /** Tape */
+            tape: string;
+            /** Client */
+            client: string;
+            /** Slip */
+            slip: string;
+            /** Sided */
+            sided: boolean;
+        };
+        /**
+         * Measuring
+         * @description Everything about measuring that is the same for every client.
+         */
+        Measuring: {
+            /** Cards */
+            cards: components["schemas"]["CardOut"][];
+            /** Protocols */
+            protocols: components["schemas"]["ProtocolOut"][];
+            /** Consent */
+            consent: components["schemas"]["Statement"][];
+        };
+        /** ProtocolOut */
+        ProtocolOut: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Purpose */
+            purpose: string;
+            /** Measures */
+            measures: string[];
+        };
+        /** Statement */
+        Statement: {
+            /** Key */
+            key: string;
+            /** Text */
+            text: string;
         };
         /** Read */
         Read: {
@@ -490,6 +1160,80 @@ export interface components {
              */
             unit: "cm" | "in";
         };
+        /** DeskOut */
+        DeskOut: {
+            session: components["schemas"]["SessionOut"] | null;
+            /** Measures */
+            measures: components["schemas"]["MeasureOut"][];
+            /** Outline */
+            outline: components["schemas"]["Outline"][];
+            /** Stature */
+            stature: number;
+            /** Due On */
+            due_on: string | null;
+            /** Sessions */
+            sessions: number;
+            /** Tape */
+            tape: string | null;
+        };
+        /** LastOut */
+        LastOut: {
+            /** Cm */
+            cm: number;
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+        };
+        /**
+         * MeasureOut
+         * @description One measure at the desk: as it is known, this session's readings, what the last session said.
+         */
+        MeasureOut: {
+            /** Name */
+            name: string;
+            known: components["schemas"]["QuantityOut"];
+            /** Readings */
+            readings: components["schemas"]["ReadingOut"][];
+            /** Wants Another */
+            wants_another: boolean;
+            last: components["schemas"]["LastOut"] | null;
+            /** Taken On */
+            taken_on: string | null;
+            tape: components["schemas"]["TapeOut"];
+        };
+        /**
+         * Outline
+         * @description One area of the figure, cm: x to the right of the midline, y above the floor.
+         */
+        Outline: {
+            /** Key */
+            key: string;
+            /** Points */
+            points: number[][];
+        };
+        /**
+         * QuantityOut
+         * @description A figure in cm with its spread, where four of five true values lie, and where it comes from.
+         */
+        QuantityOut: {
+            /** Cm */
+            cm: number;
+            /** Spread */
+            spread: number;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /**
+             * Origin
+             * @enum {string}
+             */
+            origin: "measured" | "repeated" | "carried" | "aged" | "said" | "described" | "estimated";
+            /** Settled */
+            settled: boolean;
+        };
         /** ReadingOut */
         ReadingOut: {
             /**
@@ -503,8 +1247,16 @@ export interface components {
             cm: number;
             /** Typed */
             typed: string;
+            /** Source */
+            source: string;
+            /** Said */
+            said: boolean;
             /** Checked */
             checked: boolean;
+            /** Set Aside */
+            set_aside: boolean;
+            /** Withdrawn */
+            withdrawn: boolean;
             /**
              * Taken At
              * Format: date-time
@@ -513,9 +1265,328 @@ export interface components {
             /** Taken By */
             taken_by: string;
         };
+        /** SessionOut */
+        SessionOut: {
+            /** Id */
+            id: number;
+            /**
+             * Started At
+             * Format: date-time
+             */
+            started_at: string;
+            /** Ended At */
+            ended_at: string | null;
+            /** Ended */
+            ended: string;
+            /** Taken By */
+            taken_by: string;
+            /** Protocol */
+            protocol: string;
+            /** Side */
+            side: string;
+            /** Twice */
+            twice: boolean;
+            /** Agreed */
+            agreed: string[];
+            /** Present */
+            present: string;
+            /** Guardian */
+            guardian: string;
+        };
+        /**
+         * TapeOut
+         * @description Where the tape lies on this body, cm: lines in sight and behind.
+         */
+        TapeOut: {
+            /** Height */
+            height: number;
+            /** Front */
+            front: number[][][];
+            /** Behind */
+            behind: number[][][];
+        };
+        /** WorthOut */
+        WorthOut: {
+            /** Measure */
+            measure: string;
+            /** Label */
+            label: string;
+            /** Text */
+            text: string;
+            /** Score */
+            score: number;
+        };
+        /**
+         * AlongOut
+         * @description One measure as a line: where it is, and which shape would be read where.
+         */
+        AlongOut: {
+            /** Measure */
+            measure: string;
+            here: components["schemas"]["QuantityOut"];
+            /** Bands */
+            bands: components["schemas"]["BandOut"][];
+        };
+        /** BandOut */
+        BandOut: {
+            /** Shape */
+            shape: string;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+        };
+        /** BodyReadingOut */
+        BodyReadingOut: {
+            girths: components["schemas"]["ViewOut"];
+            front: components["schemas"]["ViewOut"];
+            /** Along */
+            along: components["schemas"]["AlongOut"][];
+            /** Differences */
+            differences: components["schemas"]["DifferenceOut"][];
+            /** Parts */
+            parts: components["schemas"]["PartOut"][];
+            /** Places */
+            places: components["schemas"]["PlaceOut"][];
+            /** Stature Word */
+            stature_word: string;
+            /** Waist Word */
+            waist_word: string;
+            seated: components["schemas"]["SeatedOut"];
+            /** Lives Seated */
+            lives_seated: boolean;
+            /** Sentences */
+            sentences: string[];
+            /** Advice */
+            advice: string[];
+            /** Both Sides */
+            both_sides: boolean;
+        };
+        /** BorderOut */
+        BorderOut: {
+            /** Shape */
+            shape: string;
+            /** Measure */
+            measure: string;
+            /** Cm */
+            cm: number;
+        };
+        /** DifferenceOut */
+        DifferenceOut: {
+            /** Name */
+            name: string;
+            /** Cm */
+            cm: number;
+            /** Per Cent */
+            per_cent: number;
+            /** Settled */
+            settled: boolean;
+        };
+        /** PartOut */
+        PartOut: {
+            /** Name */
+            name: string;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /** Share */
+            share: number;
+            /** Over Usual */
+            over_usual: number;
+            /**
+             * Word
+             * @enum {string}
+             */
+            word: "short" | "usual" | "long";
+            /** Settled */
+            settled: boolean;
+        };
+        /** PlaceOut */
+        PlaceOut: {
+            /** Name */
+            name: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "narrow" | "wide";
+            /** Height */
+            height: number;
+            /** Girth */
+            girth: number;
+            /** By */
+            by: number;
+            /** Settled */
+            settled: boolean;
+        };
+        /** SeatedOut */
+        SeatedOut: {
+            /** Hem Rises */
+            hem_rises: number;
+            /** Back Needs */
+            back_needs: number;
+            /** Above Seat */
+            above_seat: number;
+        };
+        /**
+         * ViewOut
+         * @description One reading of the shape: by girths, or by the breadths that meet the eye.
+         */
+        ViewOut: {
+            /** Shape */
+            shape: string;
+            /** Settled */
+            settled: boolean;
+            /** Near Border */
+            near_border: boolean;
+            /** Has Waist */
+            has_waist: boolean;
+            runner_up: components["schemas"]["BorderOut"] | null;
+        };
+        /** ConsentIn */
+        ConsentIn: {
+            /** Agreed */
+            agreed?: ("measure" | "record" | "hold")[];
+            /**
+             * Present
+             * @default
+             */
+            present: string;
+            /**
+             * Guardian
+             * @default
+             */
+            guardian: string;
+        };
+        /** SessionIn */
+        SessionIn: {
+            /** Protocol */
+            protocol: string;
+            /**
+             * Side
+             * @default right
+             * @enum {string}
+             */
+            side: "left" | "right";
+            /**
+             * Twice
+             * @default true
+             */
+            twice: boolean;
+            consent: components["schemas"]["ConsentIn"];
+        };
+        /** FigureOf */
+        FigureOf: {
+            /** Measure */
+            measure: string;
+            figure: components["schemas"]["QuantityOut"];
+            /** Readings */
+            readings: number;
+        };
+        /** HistoryOut */
+        HistoryOut: {
+            /** Sessions */
+            sessions: components["schemas"]["PastSession"][];
+            /** Due On */
+            due_on: string | null;
+        };
+        /** PastSession */
+        PastSession: {
+            /** Id */
+            id: number;
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /**
+             * Started At
+             * Format: date-time
+             */
+            started_at: string;
+            /** By */
+            by: string;
+            /** Protocol */
+            protocol: string;
+            /** Ended */
+            ended: string;
+            /** Agreed */
+            agreed: string[];
+            /** Present */
+            present: string;
+            /** Guardian */
+            guardian: string;
+            /** Figures */
+            figures: components["schemas"]["FigureOf"][];
+        };
+        /** SessionEnd */
+        SessionEnd: {
+            /**
+             * How
+             * @enum {string}
+             */
+            how: "finished" | "stopped";
+        };
+        /** ChangeOut */
+        ChangeOut: {
+            /** Measure */
+            measure: string;
+            /** Label */
+            label: string;
+            /** Before */
+            before: number;
+            /** After */
+            after: number;
+            /** Cm */
+            cm: number;
+            /** Noise */
+            noise: number;
+            /** Beyond Noise */
+            beyond_noise: boolean;
+        };
+        /**
+         * ComparisonOut
+         * @description Two sessions: what changed beyond noise, what that makes doubtful, and both figures, cm.
+         */
+        ComparisonOut: {
+            /** Before */
+            before: number;
+            /** After */
+            after: number;
+            /** Changes */
+            changes: components["schemas"]["ChangeOut"][];
+            /** Doubtful */
+            doubtful: components["schemas"]["DoubtfulOut"][];
+            /** Outline Before */
+            outline_before: components["schemas"]["Outline"][];
+            /** Outline After */
+            outline_after: components["schemas"]["Outline"][];
+            /** Stature */
+            stature: number;
+        };
+        /** DoubtfulOut */
+        DoubtfulOut: {
+            /** Measure */
+            measure: string;
+            /** Label */
+            label: string;
+            /** Because */
+            because: string;
+            /** Held Cm */
+            held_cm: number;
+            /** Expected Cm */
+            expected_cm: number;
+        };
         /** Kept */
         Kept: {
-            reading: components["schemas"]["ReadingOut"] | null;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Measure */
+            measure: string;
         };
         /** OvertakenOut */
         OvertakenOut: {
@@ -540,6 +1611,11 @@ export interface components {
         };
         /** ReadingIn */
         ReadingIn: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
             /** Measure */
             measure: string;
             /** Typed */
@@ -556,20 +1632,24 @@ export interface components {
              * @default false
              */
             checked: boolean;
-        };
-        /** SessionOut */
-        SessionOut: {
-            /** Id */
-            id: number;
             /**
-             * Started At
-             * Format: date-time
+             * Set Aside
+             * @default false
              */
-            started_at: string;
-            /** Taken By */
-            taken_by: string;
-            /** Readings */
-            readings: components["schemas"]["ReadingOut"][];
+            set_aside: boolean;
+            /**
+             * Said
+             * @default false
+             */
+            said: boolean;
+            /**
+             * Source
+             * @default typed
+             * @enum {string}
+             */
+            source: "typed" | "tape";
+            /** Meant Cm */
+            meant_cm?: number | null;
         };
         /** Colour */
         Colour: {
@@ -710,10 +1790,7 @@ export interface components {
             /** Lift */
             lift: number;
             /** Landmarks */
-            landmarks: components["schemas"]["QuantityOut"][];
-            /** Girths */
-            girths: components["schemas"]["QuantityOut"][];
-            shape: components["schemas"]["ShapeOut"];
+            landmarks: components["schemas"]["LandmarkOut"][];
             /** Edges */
             edges: components["schemas"]["EdgeOut"][];
             /** Break At */
@@ -740,26 +1817,6 @@ export interface components {
             leading: string[];
             /** Shapes */
             shapes: components["schemas"]["DrawnShape"][];
-        };
-        /** BorderOut */
-        BorderOut: {
-            /** Shape */
-            shape: string;
-            /** Measure */
-            measure: string;
-            /** Cm */
-            cm: number;
-        };
-        /** DifferentialOut */
-        DifferentialOut: {
-            /** Name */
-            name: string;
-            /** Cm */
-            cm: number;
-            /** Per Cent */
-            per_cent: number;
-            /** Settled */
-            settled: boolean;
         };
         /** DrawnShape */
         DrawnShape: {
@@ -841,6 +1898,19 @@ export interface components {
             school: string | null;
             mend: components["schemas"]["MendOut"] | null;
         };
+        /** LandmarkOut */
+        LandmarkOut: {
+            /** Name */
+            name: string;
+            /** Label */
+            label: string;
+            /** Cm */
+            cm: number;
+            /** Spread */
+            spread: number;
+            /** Settled */
+            settled: boolean;
+        };
         /** MendOut */
         MendOut: {
             /** Slot */
@@ -853,33 +1923,6 @@ export interface components {
             text: string;
             /** Score */
             score: number;
-        };
-        /** QuantityOut */
-        QuantityOut: {
-            /** Name */
-            name: string;
-            /** Label */
-            label: string;
-            /** Cm */
-            cm: number;
-            /** Spread */
-            spread: number;
-            /** Settled */
-            settled: boolean;
-        };
-        /** ShapeOut */
-        ShapeOut: {
-            /** Shape */
-            shape: string;
-            /** Settled */
-            settled: boolean;
-            /** Near Border */
-            near_border: boolean;
-            /** Has Waist */
-            has_waist: boolean;
-            runner_up: components["schemas"]["BorderOut"] | null;
-            /** Differentials */
-            differentials: components["schemas"]["DifferentialOut"][];
         };
         /** LookOut */
         LookOut: {
@@ -928,6 +1971,301 @@ export interface components {
             pieces: components["schemas"]["PieceWords"][];
             /** Version */
             version: number;
+        };
+        /**
+         * ClientFile
+         * @description One client with everything recorded of them. Lengths are cm, times ISO 8601 with their zone.
+         */
+        ClientFile: {
+            /**
+             * Format
+             * @default basilwood-client
+             * @constant
+             */
+            format: "basilwood-client";
+            /**
+             * Version
+             * @default 1
+             * @constant
+             */
+            version: 1;
+            /** Name */
+            name: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * @default {
+             *       "wants": [],
+             *       "soften": [],
+             *       "show": [],
+             *       "wont": []
+             *     }
+             */
+            aims: components["schemas"]["Aims"];
+            /**
+             * @default {
+             *       "changed": "",
+             *       "no_longer_fits": "",
+             *       "clothes_should": "",
+             *       "will_not_wear": "",
+             *       "limits": [],
+             *       "limits_note": "",
+             *       "week": [],
+             *       "colouring": {
+             *         "clarity": null,
+             *         "depth": null,
+             *         "warmth": null
+             *       },
+             *       "budget": {
+             *         "amount": null,
+             *         "currency": "EUR",
+             *         "per": "season"
+             *       },
+             *       "seated": false,
+             *       "minor": false,
+             *       "guardian": ""
+             *     }
+             */
+            brief: components["schemas"]["BriefForm"];
+            /**
+             * Sessions
+             * @default []
+             */
+            sessions: components["schemas"]["FiledSession"][];
+            /**
+             * Looks
+             * @default []
+             */
+            looks: components["schemas"]["FiledLook"][];
+        };
+        /**
+         * FiledConsent
+         * @description What the client agreed to and who was there.
+         */
+        FiledConsent: {
+            /**
+             * Agreed
+             * @default []
+             */
+            agreed: string[];
+            /**
+             * Present
+             * @default
+             */
+            present: string;
+            /**
+             * Guardian
+             * @default
+             */
+            guardian: string;
+        };
+        /**
+         * FiledLook
+         * @description A look: its name and its pieces in words and figures.
+         */
+        FiledLook: {
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /**
+             * Pieces
+             * @default []
+             */
+            pieces: {
+                [key: string]: unknown;
+            }[];
+        };
+        /**
+         * FiledReading
+         * @description One reading: cm, what was typed or sent, and what became of it.
+         */
+        FiledReading: {
+            /**
+             * Measure
+             * @enum {string}
+             */
+            measure: "ankle_bone_height" | "narrow_ankle_height" | "calf_height" | "knee_height" | "mid_thigh_height" | "crotch_height" | "hip_height" | "high_hip_height" | "navel_height" | "waist_height" | "under_bust_height" | "bust_height" | "shoulder_height" | "stature" | "neck" | "bust" | "under_bust" | "waist" | "belly" | "high_hip" | "hip" | "thigh" | "knee" | "calf" | "ankle" | "upper_arm" | "wrist" | "shoulder_breadth" | "hip_breadth" | "front_rise_navel" | "front_rise_waist" | "back_rise" | "torso_girth" | "elbow_length" | "arm_length" | "foot_length";
+            /** Cm */
+            cm: number;
+            /**
+             * Typed
+             * @default
+             */
+            typed: string;
+            /**
+             * Source
+             * @default typed
+             * @enum {string}
+             */
+            source: "typed" | "tape" | "table";
+            /**
+             * Said
+             * @default false
+             */
+            said: boolean;
+            /**
+             * Checked
+             * @default false
+             */
+            checked: boolean;
+            /**
+             * Set Aside
+             * @default false
+             */
+            set_aside: boolean;
+            /**
+             * Withdrawn
+             * @default false
+             */
+            withdrawn: boolean;
+            /**
+             * Taken At
+             * Format: date-time
+             */
+            taken_at: string;
+        };
+        /**
+         * FiledSession
+         * @description One measuring session.
+         */
+        FiledSession: {
+            /**
+             * Started At
+             * Format: date-time
+             */
+            started_at: string;
+            /** Ended At */
+            ended_at?: string | null;
+            /**
+             * Ended
+             * @default
+             * @enum {string}
+             */
+            ended: "" | "finished" | "stopped";
+            /**
+             * Protocol
+             * @default full
+             */
+            protocol: string;
+            /**
+             * Side
+             * @default right
+             * @enum {string}
+             */
+            side: "left" | "right";
+            /**
+             * Twice
+             * @default true
+             */
+            twice: boolean;
+            /**
+             * @default {
+             *       "agreed": [],
+             *       "present": "",
+             *       "guardian": ""
+             *     }
+             */
+            consent: components["schemas"]["FiledConsent"];
+            /**
+             * Readings
+             * @default []
+             */
+            readings: components["schemas"]["FiledReading"][];
+        };
+        /**
+         * FilePreview
+         * @description What a client file holds, before anything is written.
+         */
+        FilePreview: {
+            /** Name */
+            name: string;
+            /** Note */
+            note: string;
+            /** Sessions */
+            sessions: number;
+            /** Readings */
+            readings: number;
+            /** Looks */
+            looks: number;
+        };
+        /** Text */
+        Text: {
+            /** Text */
+            text: string;
+        };
+        /** Added */
+        Added: {
+            /** Added */
+            added: number;
+        };
+        /** RefusedOut */
+        RefusedOut: {
+            /** Line */
+            line: number;
+            /** Text */
+            text: string;
+            /** Reason */
+            reason: string;
+        };
+        /** RowOut */
+        RowOut: {
+            /** Line */
+            line: number;
+            /** Measure */
+            measure: string;
+            /** Label */
+            label: string;
+            /** Cm */
+            cm: number;
+            /** Typed */
+            typed: string;
+            /** Taken On */
+            taken_on: string | null;
+            /** Origin */
+            origin: string;
+        };
+        /** TableOut */
+        TableOut: {
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "cm" | "in";
+            /** Rows */
+            rows: components["schemas"]["RowOut"][];
+            /** Refused */
+            refused: components["schemas"]["RefusedOut"][];
+        };
+        /** ErasureOut */
+        ErasureOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /** Rows */
+            rows: {
+                [key: string]: number;
+            };
+            /** Remaining */
+            remaining: number;
+        };
+        /** ErasureIn */
+        ErasureIn: {
+            /** Name */
+            name: string;
         };
     };
     responses: never;
@@ -1073,7 +2411,11 @@ export interface operations {
     };
     studio_people_api_clients: {
         parameters: {
-            query?: never;
+            query?: {
+                q?: string;
+                offset?: number;
+                limit?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -1086,7 +2428,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ClientRow"][];
+                    "application/json": components["schemas"]["ClientList"];
                 };
             };
         };
@@ -1111,6 +2453,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ClientRow"];
+                };
+            };
+        };
+    };
+    studio_people_api_client: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientOut"];
                 };
             };
         };
@@ -1156,7 +2520,75 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ClientRow"];
+                    "application/json": components["schemas"]["ClientOut"];
+                };
+            };
+        };
+    };
+    studio_people_api_brief_words: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BriefWords"];
+                };
+            };
+        };
+    };
+    studio_people_api_colouring: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Picks"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ColouringOut"];
+                };
+            };
+        };
+    };
+    studio_people_api_near_face: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Colouring"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NearFace"];
                 };
             };
         };
@@ -1183,7 +2615,7 @@ export interface operations {
             };
         };
     };
-    studio_bodies_api_measures: {
+    studio_bodies_api_measuring: {
         parameters: {
             query?: never;
             header?: never;
@@ -1198,7 +2630,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MeasureWord"][];
+                    "application/json": components["schemas"]["Measuring"];
                 };
             };
         };
@@ -1236,7 +2668,7 @@ export interface operations {
             };
         };
     };
-    studio_bodies_api_readings: {
+    studio_bodies_api_desk: {
         parameters: {
             query?: never;
             header?: never;
@@ -1253,7 +2685,159 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ReadingOut"][];
+                    "application/json": components["schemas"]["DeskOut"];
+                };
+            };
+        };
+    };
+    studio_bodies_api_next_measure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorthOut"][];
+                };
+            };
+        };
+    };
+    studio_bodies_api_reading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BodyReadingOut"];
+                };
+            };
+        };
+    };
+    studio_bodies_api_sessions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoryOut"];
+                };
+            };
+        };
+    };
+    studio_bodies_api_begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SessionIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_bodies_api_end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SessionEnd"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    studio_bodies_api_compared: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+                session_id: number;
+                before_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparisonOut"];
                 };
             };
         };
@@ -1302,12 +2886,13 @@ export interface operations {
             };
         };
     };
-    studio_bodies_api_sessions: {
+    studio_bodies_api_withdraw: {
         parameters: {
             query?: never;
             header?: never;
             path: {
                 client_id: string;
+                reading_id: string;
             };
             cookie?: never;
         };
@@ -1319,7 +2904,30 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionOut"][];
+                    "application/json": components["schemas"]["Kept"];
+                };
+            };
+        };
+    };
+    studio_bodies_api_bring_back: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+                reading_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Kept"];
                 };
             };
         };
@@ -1506,6 +3114,243 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LookOut"];
+                };
+            };
+        };
+    };
+    studio_records_api_export_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientFile"];
+                };
+            };
+        };
+    };
+    studio_records_api_preview_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Text"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilePreview"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_records_api_import_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Text"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_records_api_export_table: {
+        parameters: {
+            query?: {
+                unit?: "cm" | "in";
+            };
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    studio_records_api_keep_table: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Text"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Added"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_records_api_preview_table: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Text"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TableOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_records_api_erase: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ErasureIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErasureOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_records_api_erasures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErasureOut"][];
                 };
             };
         };

@@ -1,15 +1,15 @@
 <script lang="ts">
   import { api, ask, type Slot } from "../api/client";
-  import type { Desk } from "./desk.svelte";
+  import type { LookTable } from "./table.svelte";
   import { SLOTS } from "./draft.svelte";
   import PieceWords from "./PieceWords.svelte";
 
   interface Props {
-    desk: Desk;
+    table: LookTable;
     chosen: Slot | null;
     onchoose: (slot: Slot) => void;
   }
-  const { desk, chosen, onchoose }: Props = $props();
+  const { table, chosen, onchoose }: Props = $props();
   let text = $state("");
   let trouble = $state<string | null>(null);
 
@@ -22,7 +22,7 @@
       return;
     }
     trouble = null;
-    desk.draft.wear(told.data.pieces, "the described pieces");
+    table.draft.wear(told.data.pieces, "the described pieces");
     text = "";
   }
 </script>
@@ -45,5 +45,5 @@
   {#if trouble}<p id="say-trouble" role="alert" class="mt-1 text-sm text-madder">{trouble}</p>{/if}
 </form>
 {#each SLOTS as slot (slot)}
-  <PieceWords {desk} {slot} chosen={chosen === slot} onchoose={() => onchoose(slot)} />
+  <PieceWords {table} {slot} chosen={chosen === slot} onchoose={() => onchoose(slot)} />
 {/each}

@@ -1,21 +1,9 @@
 <script lang="ts">
-  import type { Desk } from "./desk.svelte";
-  import type { Saving } from "./draft.svelte";
+  /** The look's name, and what stands in the way of keeping it. */
+  import type { LookTable } from "./table.svelte";
 
-  interface Props {
-    desk: Desk;
-    onback: (way: "undo" | "redo") => void;
-  }
-  const { desk, onback }: Props = $props();
-  const draft = $derived(desk.draft);
-  const SAID: Record<Saving, string> = {
-    blank: "Nothing to keep yet",
-    kept: "Kept",
-    saving: "Keeping…",
-    waiting: "Keeping…",
-    failed: "Not kept",
-    conflict: "Two versions",
-  };
+  const { table }: { table: LookTable } = $props();
+  const draft = $derived(table.draft);
   let input: HTMLInputElement;
 
   export function focusName() {
@@ -24,15 +12,12 @@
   }
 </script>
 
-<section
-  aria-label="Look"
-  class="flex min-h-11 shrink-0 flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule px-4 py-1"
->
+<section aria-label="Look" class="mb-2 border-b border-grain pb-2">
   <label class="flex items-center gap-2 text-sm text-bark">
     Look
     <input
       bind:this={input}
-      class="field heading w-64 text-base text-walnut"
+      class="field heading text-base text-walnut"
       placeholder="Unnamed look"
       autocomplete="off"
       data-said={draft.id ? "true" : "false"}
@@ -45,15 +30,6 @@
       }}
     />
   </label>
-  <span class="text-sm" role="status" data-testid="saving" data-saving={draft.saving}
-    >{SAID[draft.saving]}</span
-  >
-  <button class="quiet text-sm" disabled={!desk.history.past.length} onclick={() => onback("undo")}>
-    Undo <span class="key">Ctrl Z</span>
-  </button>
-  <button class="quiet text-sm" disabled={!desk.history.future.length} onclick={() => onback("redo")}
-    >Redo</button
-  >
   {#if draft.nameTrouble}
     <p id="look-name-trouble" role="alert" class="text-madder">
       {draft.nameTrouble} Shorten it; it stays here.
@@ -66,7 +42,7 @@
   {#if draft.saving === "conflict"}
     <div
       role="alert"
-      class="flex w-full flex-wrap items-center gap-3 border-l-4 border-madder py-1 pl-3"
+      class="mt-1 flex flex-wrap items-center gap-2 border-l-4 border-madder py-1 pl-3"
       data-testid="conflict"
     >
       <p>

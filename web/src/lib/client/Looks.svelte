@@ -1,13 +1,13 @@
 <script lang="ts">
   import { said } from "../units";
   import type { Look } from "../api/client";
-  import type { Desk } from "./desk.svelte";
+  import type { LookTable } from "./table.svelte";
 
   interface Props {
-    desk: Desk;
+    table: LookTable;
     onopen: () => void;
   }
-  const { desk, onopen }: Props = $props();
+  const { table, onopen }: Props = $props();
   let trouble = $state<string | null>(null);
 
   const sentence = (look: Look) =>
@@ -23,18 +23,18 @@
 
 <div class="flex items-baseline justify-between">
   <p class="text-sm text-bark">Kept as you go; the last changed first.</p>
-  <button class="press" onclick={() => void desk.draft.blank().then(onopen)}>New look</button>
+  <button class="press" onclick={() => void table.draft.blank().then(onopen)}>New look</button>
 </div>
 {#if trouble}<p role="alert" class="text-sm text-madder">{trouble}</p>{/if}
 <ul class="mt-2">
-  {#each desk.draft.looks as look (look.id)}
+  {#each table.draft.looks as look (look.id)}
     <li class="flex items-start gap-2 border-t border-grain py-1.5">
       <button
         class="grow text-left"
-        aria-current={desk.draft.id === look.id ? "true" : undefined}
-        onclick={() => void desk.draft.open(look).then(onopen)}
+        aria-current={table.draft.id === look.id ? "true" : undefined}
+        onclick={() => void table.draft.open(look).then(onopen)}
       >
-        <span class="block font-semibold {desk.draft.id === look.id ? 'text-leaf' : ''}">
+        <span class="block font-semibold {table.draft.id === look.id ? 'text-leaf' : ''}">
           {look.name || "Unnamed look"}
         </span>
         <span class="block text-sm text-bark">{sentence(look) || "nothing on yet"}</span>
@@ -42,7 +42,7 @@
       <button
         class="quiet text-sm"
         aria-label="Remove {look.name || 'unnamed look'}"
-        onclick={async () => (trouble = await desk.draft.remove(look))}
+        onclick={async () => (trouble = await table.draft.remove(look))}
       >
         Remove
       </button>

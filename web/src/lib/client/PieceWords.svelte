@@ -3,18 +3,18 @@
   import { studio } from "../studio.svelte";
   import { length, said } from "../units";
   import Word from "../ui/Word.svelte";
-  import type { Desk } from "./desk.svelte";
+  import type { LookTable } from "./table.svelte";
   import FigureField from "./FigureField.svelte";
 
   interface Props {
-    desk: Desk;
+    table: LookTable;
     slot: Slot;
     chosen: boolean;
     onchoose: () => void;
   }
-  const { desk, slot, chosen, onchoose }: Props = $props();
-  const words = $derived(desk.words);
-  const piece = $derived(desk.draft.pieces[slot]);
+  const { table, slot, chosen, onchoose }: Props = $props();
+  const words = $derived(table.words);
+  const piece = $derived(table.draft.pieces[slot]);
   const TITLES = { top: "Top", bottom: "Bottom", shoes: "Shoes" };
   const BOOTS = ["ankle_boots", "sock_boots", "tall_boots", "over_knee_boots"];
   const ON_TOP = ["under_bust", "waist", "high_hip", "hip", "seat", "upper_thigh", "mid_thigh"];
@@ -79,8 +79,8 @@
       colour,
     ];
   });
-  const figures = $derived(desk.assessment?.figures[slot] ?? []);
-  const usual = (key: string) => said(desk.assessment?.usual[slot]?.[key] ?? "as usual");
+  const figures = $derived(table.assessment?.figures[slot] ?? []);
+  const usual = (key: string) => said(table.assessment?.usual[slot]?.[key] ?? "as usual");
   const value = (key: keyof Piece) => piece?.[key] as string | null | undefined;
 
   function change(key: string, word: unknown) {
@@ -89,7 +89,7 @@
     if (key === "hem") more[slot === "bottom" ? "inseam_cm" : "length_cm"] = null;
     if (key === "rise" && piece?.front_rise_cm) more.front_rise_cm = null;
     if (key === "heel") more.heel_cm = null;
-    desk.draft.change(slot, more, `${slot}, ${said(key)}`);
+    table.draft.change(slot, more, `${slot}, ${said(key)}`);
   }
 </script>
 
@@ -104,8 +104,8 @@
         usual="none"
         onchange={(kind) =>
           kind === null
-            ? desk.draft.change(slot, null, `taking the ${slot} off`)
-            : desk.draft.change(slot, { is: kind }, `${slot}, kind`)}
+            ? table.draft.change(slot, null, `taking the ${slot} off`)
+            : table.draft.change(slot, { is: kind }, `${slot}, kind`)}
       />
     </div>
   </div>
@@ -146,7 +146,7 @@
           <FigureField
             figure={one}
             label={length(one.cm, studio.unit)}
-            onchange={(cm) => desk.draft.change(slot, { [one.key]: cm }, `${slot}, ${one.label}`)}
+            onchange={(cm) => table.draft.change(slot, { [one.key]: cm }, `${slot}, ${one.label}`)}
           />
         {/each}
       </div>

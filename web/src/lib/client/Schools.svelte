@@ -5,9 +5,9 @@
   import { studio } from "../studio.svelte";
   import Word from "../ui/Word.svelte";
   import { said } from "../units";
-  import type { Desk } from "./desk.svelte";
+  import type { LookTable } from "./table.svelte";
 
-  const { desk }: { desk: Desk } = $props();
+  const { table }: { table: LookTable } = $props();
   let schools = $state<Schemas["School"][]>([]);
   let trouble = $state<string | null>(null);
 
@@ -26,11 +26,11 @@
     else delete after[school];
     const put = async (to: Record<string, string>) => {
       trouble = (await studio.change({ schools: to }))?.message ?? null;
-      await desk.assess();
+      await table.assess();
     };
     await put(after);
     if (!trouble)
-      desk.history.add({
+      table.history.add({
         name: `the view on ${said(school)}`,
         undo: () => put(before),
         redo: () => put(after),

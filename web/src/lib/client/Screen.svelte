@@ -1,118 +1,167 @@
 <script lang="ts">
-  import { onMount, tick } from "svelte";
+  /** Everything about one client: the steps of the trade over one state, one rule, one floor. */
+  import { onDestroy, onMount, tick, untrack } from "svelte";
+  import { goto } from "$app/navigation";
+  import { page } from "$app/state";
   import type { Finding, Schemas, Slot } from "$lib/api/client";
-  import { Desk } from "$lib/client/desk.svelte";
+  import Brief from "$lib/brief/Brief.svelte";
+  import { ClientState } from "$lib/brief/client.svelte";
   import Dress from "$lib/client/Dress.svelte";
+  import { History } from "$lib/client/history.svelte";
   import LookBar from "$lib/client/LookBar.svelte";
   import Looks from "$lib/client/Looks.svelte";
-  import Measure from "$lib/client/Measure.svelte";
-  import Read from "$lib/client/Read.svelte";
   import Reasons from "$lib/client/Reasons.svelte";
-  import Schools from "$lib/client/Schools.svelte";
+  import Steps from "$lib/client/Steps.svelte";
+  import { STEPS, stepOf, type Step } from "$lib/client/steps";
+  import { LookTable } from "$lib/client/table.svelte";
   import Verdict from "$lib/client/Verdict.svelte";
+  import Workbench from "$lib/client/Workbench.svelte";
   import { provideScale, RuleScale } from "$lib/figure/scale.svelte";
   import Stage from "$lib/figure/Stage.svelte";
+  import MeasureStep from "$lib/measure/MeasureStep.svelte";
+  import { Measuring } from "$lib/measure/measuring.svelte";
+  import Past from "$lib/past/Past.svelte";
+  import ReadStep from "$lib/read/ReadStep.svelte";
+  import Records from "$lib/records/Records.svelte";
   import { studio } from "$lib/studio.svelte";
   import Header from "$lib/ui/Header.svelte";
   import Help from "$lib/ui/Help.svelte";
   import { notice } from "$lib/ui/notice.svelte";
 
-  const STEPS = ["Measure", "Read", "Dress", "Looks"] as const;
-  type Step = (typeof STEPS)[number];
-
   interface Props {
-    client: Schemas["ClientRow"];
+    client: Schemas["ClientOut"];
     words: Schemas["Vocabulary"];
-    measures: Schemas["MeasureWord"][];
+    known: Schemas["Measuring"];
+    briefWords: Schemas["BriefWords"];
   }
-  const { client, words, measures }: Props = $props();
+  const { client, words, known, briefWords }: Props = $props();
   provideScale(new RuleScale());
+  const history = new History();
   // The screen is made anew for another client, so what it was given stays what it is.
-  // svelte-ignore state_referenced_locally
-  const desk = new Desk(client.id, words, measures);
+  const given = untrack(() => ({ client, words, known }));
+  const held = new ClientState(given.client, history);
+  const table = new LookTable(given.client.id, given.words, history);
+  const measuring = new Measuring(given.client.id, given.known, history, () => (stale = true));
+  $effect.pre(() => void (measuring.known = known));
+
   let trouble = $state<string | null>(null);
-  // svelte-ignore state_referenced_locally
-  let step = $state<Step>(client.measures ? "Dress" : "Measure");
+  let ready = $state(false);
+  /** The body changed since the look was judged. */
+  let stale = $state(false);
   let chosen = $state<Slot | null>(null);
   let help = $state(false);
   let header = $state<Header>();
   let bar = $state<LookBar>();
-  let panel = $state<HTMLElement>();
+
+  const first = $derived<Step>(measuring.session ? "measure" : given.client.measures ? "dress" : "brief");
+  const step = $derived(stepOf(page.url.hash) ?? first);
+  const saving = $derived(step === "brief" ? held.saving : table.draft.saving);
 
   onMount(async () => {
-    trouble = await desk.load();
+    const [refusal] = await Promise.all([measuring.load(), table.load()]);
+    trouble = refusal?.message ?? null;
+    ready = true;
+    measuring.listen();
+  });
+  onDestroy(() => measuring.stopListening());
+
+  // The look is judged on the body as it is now, with the aims as they are now.
+  $effect(() => {
+    if (!ready || (step !== "dress" && step !== "looks") || !stale) return;
+    stale = false;
+    void table.assess();
+  });
+  $effect(() => {
+    void [held.client.aims, held.client.version];
+    untrack(() => (stale = ready));
   });
   // The sentences are said in the studio's unit: ask again when it changes.
   let saidIn = studio.unit;
   $effect(() => {
     if (studio.unit === saidIn) return;
     saidIn = studio.unit;
-    void desk.assess();
+    stale = true;
   });
 
   function mend(finding: Finding) {
     if (!finding.mend) return;
-    desk.draft.change(finding.mend.slot as Slot, finding.mend.change, `the mend “${finding.title}”`);
+    table.draft.change(finding.mend.slot as Slot, finding.mend.change, `the mend “${finding.title}”`);
     chosen = finding.mend.slot as Slot;
     notice.say(finding.mend.text, { name: "Undo", run: () => void back("undo") });
   }
 
   async function back(way: "undo" | "redo") {
-    const name = await desk.history[way]();
+    const name = await history[way]();
     notice.say(name ? `${way === "undo" ? "Took back" : "Again"}: ${name}.` : `Nothing to ${way}.`);
   }
 
   async function choose(slot: Slot) {
     chosen = slot;
-    step = "Dress";
+    await go("dress");
   }
 
   async function go(to: Step) {
-    step = to;
+    await goto(`#${to}`, { keepFocus: true, noScroll: true });
     await tick();
-    panel?.querySelector<HTMLElement>("input, button")?.focus();
+    const panel = document.querySelector("[data-panel]");
+    if (to !== "measure" || !measuring.session)
+      panel?.querySelector<HTMLElement>("input, textarea, button")?.focus();
+  }
+
+  function keep() {
+    void table.draft.keep();
+    void held.flush();
+  }
+
+  /** Keys that work anywhere with Alt, and alone where nothing is being typed. */
+  function does(code: string): (() => void) | undefined {
+    const at = Number(/^Digit([1-9])$/.exec(code)?.[1] ?? 0);
+    const named = STEPS[at - 1];
+    if (named) return () => void go(named[0]);
+    const keys: Record<string, () => void> = {
+      KeyT: () => (studio.turned = !studio.turned),
+      KeyU: () => void header?.otherUnit(),
+    };
+    return keys[code];
   }
 
   function onkeydown(event: KeyboardEvent) {
     const control = event.ctrlKey || event.metaKey;
     const key = event.key.toLowerCase();
-    const typing = (event.target as HTMLElement).matches("input:not([type=checkbox]), textarea");
+    const on = event.target as HTMLElement;
+    const typing = on.matches("input:not([type=checkbox], [type=radio]), textarea, select");
+    const empty = on.matches("input[data-measure]") && !(on as HTMLInputElement).value;
     if (control && key === "s") {
       event.preventDefault();
-      void desk.draft.keep();
-    } else if (control && (key === "z" || key === "y") && !typing) {
+      keep();
+    } else if (control && (key === "z" || key === "y") && (!typing || empty)) {
       event.preventDefault();
       void back(event.shiftKey || key === "y" ? "redo" : "undo");
     }
-    if (control || event.altKey || typing || help || (event.target as HTMLElement).closest("[role=listbox]"))
-      return;
-    const first = desk.assessment?.findings.find((finding) => finding.mend);
-    const does: Record<string, () => void> = {
-      "1": () => void go("Measure"),
-      "2": () => void go("Read"),
-      "3": () => void go("Dress"),
-      "4": () => void go("Looks"),
-      m: () => first && mend(first),
+    if (control || help || on.closest("[role=listbox]")) return;
+    if (typing && !event.altKey) return;
+    const finding = table.assessment?.findings.find((one) => one.mend);
+    const alone: Record<string, () => void> = {
+      m: () => step === "dress" && finding && mend(finding),
       n: () => bar?.focusName(),
-      t: () => (studio.turned = !studio.turned),
-      u: () => void header?.otherUnit(),
       "?": () => (help = true),
     };
-    if (does[key]) {
-      event.preventDefault();
-      does[key]();
-    }
+    const act = does(event.code) ?? (event.altKey ? undefined : alone[key]);
+    if (!act) return;
+    event.preventDefault();
+    act();
   }
 </script>
 
 <svelte:window
   {onkeydown}
   onbeforeunload={(event) => {
-    if (["waiting", "saving", "failed", "conflict"].includes(desk.draft.saving)) event.preventDefault();
+    const unkept = ["waiting", "saving", "failed", "conflict"];
+    if (unkept.includes(table.draft.saving) || unkept.includes(held.saving)) event.preventDefault();
   }}
 />
 
-<div class="flex h-dvh min-h-[600px] flex-col">
+<div class="flex h-dvh min-h-[600px] flex-col" class:turned={studio.turned}>
   <Header bind:this={header}>
     <h1 class="heading min-w-0 truncate text-lg" title={client.name}>
       {client.name}
@@ -128,98 +177,51 @@
       >Keys <span class="key">?</span></button
     >
   </Header>
+  <Steps {step} {saving} {history} onback={back} />
 
-  {#if trouble || (desk.trouble && !desk.assessment)}
+  {#if !ready}
+    <main class="p-8 text-bark"><p role="status">Setting up the rule…</p></main>
+  {:else if trouble}
     <main class="p-8" role="alert">
-      <p>{trouble ?? desk.trouble}</p>
+      <p>{trouble}</p>
       <button class="press mt-3" onclick={() => location.reload()}>Try again</button>
     </main>
-  {:else if !desk.assessment}
-    <main class="p-8 text-bark"><p role="status">Setting up the rule…</p></main>
-  {:else}
-    {@const assessment = desk.assessment}
-    <LookBar {desk} bind:this={bar} onback={back} />
-    <main class="table min-h-0 grow" class:turned={studio.turned}>
-      <div class="panel flex min-h-0 flex-col">
-        <nav aria-label="Steps" class="flex shrink-0 border-b border-rule">
-          {#each STEPS as name, i (name)}
-            <button
-              class="step min-h-10 grow px-1"
-              class:here={step === name}
-              aria-current={step === name ? "step" : undefined}
-              onclick={() => (step = name)}
-            >
-              {name} <span class="key" aria-hidden="true">{i + 1}</span>
-            </button>
-          {/each}
-        </nav>
-        <div class="relative min-h-0 grow overflow-y-auto px-4 py-3" bind:this={panel} tabindex="-1">
-          {#if step === "Measure"}
-            {#if studio.turned}<p>The screen is turned to the client; figures are hidden.</p>
-            {:else}<Measure {desk} />{/if}
-          {:else if step === "Read"}
-            <Read {assessment} />
-            {#if !studio.turned}<div class="mt-4"><Schools {desk} /></div>{/if}
-          {:else if step === "Dress"}
-            <Dress {desk} {chosen} onchoose={(slot) => (chosen = slot)} />
-          {:else}
-            <Looks {desk} onopen={() => (step = "Dress")} />
-          {/if}
-        </div>
-      </div>
-      <div class="stage min-h-0 min-w-0">
-        <Stage {assessment} name={client.name} {chosen} onchoose={choose} />
-      </div>
-      <div class="reasons min-h-0 min-w-0"><Reasons {assessment} onmend={mend} /></div>
-      <div class="under"><Verdict {assessment} trouble={desk.trouble} pieces={desk.draft.list.length} /></div>
+  {:else if step === "brief"}
+    <Brief state={held} words={briefWords} />
+  {:else if step === "measure"}
+    <MeasureStep {measuring} client={held.client} />
+  {:else if step === "read"}
+    <ReadStep client={held.client} {measuring} {table} />
+  {:else if step === "history"}
+    <Past client={held.client} {measuring} />
+  {:else if step === "records"}
+    <Records client={held.client} onchange={() => void measuring.load().then(() => (stale = true))} />
+  {:else if !table.assessment}
+    <main class="p-8" role="alert">
+      <p>{table.trouble ?? "Setting up the rule…"}</p>
+      {#if table.trouble}
+        <button class="press mt-3" onclick={() => void table.load()}>Try again</button>
+      {/if}
     </main>
+  {:else}
+    {@const assessment = table.assessment}
+    <Workbench>
+      {#snippet panel()}
+        <LookBar {table} bind:this={bar} />
+        {#if step === "dress"}
+          <Dress {table} {chosen} onchoose={(slot) => (chosen = slot)} />
+        {:else}
+          <Looks {table} onopen={() => void go("dress")} />
+        {/if}
+      {/snippet}
+      {#snippet stage()}
+        <Stage {assessment} name={client.name} {chosen} onchoose={choose} />
+      {/snippet}
+      {#snippet side()}<Reasons {assessment} onmend={mend} />{/snippet}
+      {#snippet under()}
+        <Verdict {assessment} trouble={table.trouble} pieces={table.draft.list.length} />
+      {/snippet}
+    </Workbench>
   {/if}
 </div>
 <Help bind:open={help} />
-
-<style>
-  /* The floor line runs under figure and reasons alike; what the look comes to is said below it. */
-  .table {
-    display: grid;
-    grid-template:
-      "panel stage reasons" minmax(0, 1fr)
-      "panel under under" auto / 19.5rem minmax(22rem, 1fr) 22rem;
-  }
-  .panel {
-    grid-area: panel;
-    border-right: 1px solid var(--color-rule);
-  }
-  .stage {
-    grid-area: stage;
-  }
-  .reasons {
-    grid-area: reasons;
-  }
-  .under {
-    grid-area: under;
-  }
-  .step {
-    border-bottom: 3px solid transparent;
-  }
-  .step.here {
-    border-bottom-color: var(--color-leaf);
-    font-weight: 600;
-  }
-  @media (max-width: 1100px) {
-    .table {
-      grid-template-columns: 17.5rem minmax(20rem, 1fr) 17rem;
-    }
-  }
-  @media (max-width: 960px) {
-    .table {
-      grid-template:
-        "stage reasons" minmax(0, 1.45fr)
-        "under under" auto
-        "panel panel" minmax(0, 1fr) / minmax(0, 1fr) 20rem;
-    }
-    .panel {
-      border-right: 0;
-      border-top: 1px solid var(--color-rule);
-    }
-  }
-</style>

@@ -12,7 +12,7 @@
   const WORDS = { works: "Works", watch: "Nearly", against: "Does not work yet" };
 </script>
 
-<div class="flex min-h-11 items-center border-t-2 border-walnut px-4 py-1.5" aria-live="polite">
+<div aria-live="polite">
   {#if trouble}
     <p role="alert" class="text-madder">{trouble}</p>
   {:else if pieces === 0}

@@ -1,16 +1,16 @@
 <script lang="ts">
-  import type { Schemas } from "../api/client";
   import { figure } from "../units";
   import { studio } from "../studio.svelte";
   import { apart, useScale } from "./scale.svelte";
 
   interface Props {
-    landmarks: Schemas["QuantityOut"][];
+    landmarks: { name: string; label: string; cm: number; spread: number; settled: boolean }[];
     lift: number;
     x: number;
   }
   const { landmarks, lift, x }: Props = $props();
   const scale = useScale();
+  const OF_80 = 1.2816;
   const inches = $derived(studio.unit === "in");
   // A tick a cm and a number every ten; in inches a tick each and a number every four.
   const step = $derived(inches ? 2.54 : 1);
@@ -40,6 +40,16 @@
 <g aria-hidden="true">
   {#each marks as mark, i (mark.name)}
     {@const y = (places[i] ?? 0) + 6}
+    {#if !mark.settled && mark.spread}
+      <!-- Where four of five true heights lie. -->
+      <line
+        class="sure"
+        x1={x + 3.5}
+        x2={x + 3.5}
+        y1={scale.y(mark.cm + lift - OF_80 * mark.spread)}
+        y2={scale.y(mark.cm + lift + OF_80 * mark.spread)}
+      />
+    {/if}
     <path class="pin" class:settled={mark.settled} d="M{x} {mark.at}H{x + 7}L{x + 14} {y}H{x + 18}" />
     <text class="landmark" class:settled={mark.settled} x={x + 21} y={y + 3.5}>
       <tspan>{mark.label.replace(" height", "")}</tspan>
@@ -60,6 +70,11 @@
   .landmark.settled {
     fill: var(--color-chalk);
     font-weight: 600;
+  }
+  .sure {
+    stroke: var(--color-rule);
+    stroke-width: 4;
+    opacity: 0.6;
   }
   .pin {
     fill: none;

@@ -3,33 +3,56 @@
 
   let { open = $bindable(false) }: { open?: boolean } = $props();
   const KEYS = [
-    ["1 2 3 4", "Measure, Read, Dress, Looks"],
-    ["Enter", "in a measure: keep it and go to the next"],
-    ["Esc", "in a measure: back to what was kept"],
-    ["← →", "on a word: step through its choices"],
-    ["M", "apply the first mend"],
-    ["N", "name the look"],
+    ["1 … 7", "the steps, Brief to Records"],
+    ["Alt 1 … 7", "the same while a field is being typed in; Alt T and Alt U too"],
     ["T", "turn the screen to the client: numbers hidden"],
     ["U", "cm or inches"],
     ["Ctrl Z", "undo; with Shift, redo"],
-    ["Ctrl S", "keep the look now"],
+    ["Ctrl S", "keep now"],
     ["?", "this sheet"],
   ];
+  const MEASURING = [
+    ["Enter", "keep the figure and go on"],
+    ["Space", "read the tape"],
+    ["R", "the one before again"],
+    ["S", "skip"],
+    ["W", "the client’s own word"],
+    ["↑ ↓", "to the measure before or after"],
+    ["C K R", "at a doubt: correct, keep as it is, measure again"],
+    ["Esc", "clear; leave the field"],
+  ];
+  const DRESSING = [
+    ["← →", "on a word: step through its choices"],
+    ["M", "apply the first mend"],
+    ["N", "name the look"],
+  ];
+  const SHEETS = [
+    ["Everywhere", KEYS],
+    ["Measuring", MEASURING],
+    ["Dressing", DRESSING],
+  ] as const;
 </script>
 
 <Dialog.Root bind:open>
   <Dialog.Portal>
     <Dialog.Overlay class="fixed inset-0 z-40 bg-walnut/40" />
     <Dialog.Content
-      class="fixed top-1/2 left-1/2 z-50 w-[min(30rem,94vw)] -translate-x-1/2 -translate-y-1/2 border-2 border-walnut bg-paper p-5"
+      class="fixed top-1/2 left-1/2 z-50 max-h-[94vh] w-[min(46rem,94vw)] overflow-y-auto -translate-x-1/2 -translate-y-1/2 border-2 border-walnut bg-paper p-5"
     >
       <Dialog.Title class="heading mb-3 text-xl">Keys</Dialog.Title>
-      <dl class="grid grid-cols-[7rem_1fr] gap-y-1.5">
-        {#each KEYS as [key, what] (key)}
-          <dt><kbd class="key font-sans">{key}</kbd></dt>
-          <dd>{what}</dd>
+      <div class="grid gap-x-8 gap-y-4 sm:grid-cols-2">
+        {#each SHEETS as [name, keys] (name)}
+          <section>
+            <h3 class="heading mb-1">{name}</h3>
+            <dl class="grid grid-cols-[5.5rem_1fr] gap-y-1">
+              {#each keys as [key, what] (key)}
+                <dt><kbd class="key font-sans">{key}</kbd></dt>
+                <dd>{what}</dd>
+              {/each}
+            </dl>
+          </section>
         {/each}
-      </dl>
+      </div>
       <p class="mt-3 text-sm text-bark">
         Dashed lines are estimated, described or proposed; solid lines are measured or decided. Letters work
         when no field is being typed in.

@@ -1,83 +1,28 @@
 <script lang="ts">
-  import { tick } from "svelte";
-  import { goto, invalidate } from "$app/navigation";
-  import { api, ask, type Schemas } from "$lib/api/client";
+  import { untrack } from "svelte";
+  import { goto } from "$app/navigation";
+  import { page } from "$app/state";
+  import { api, ask } from "$lib/api/client";
+  import { PeopleList } from "$lib/people/list.svelte";
+  import PersonRow from "$lib/people/PersonRow.svelte";
+  import Erasures from "$lib/records/Erasures.svelte";
+  import FileIn from "$lib/records/FileIn.svelte";
   import Header from "$lib/ui/Header.svelte";
-  import { notice } from "$lib/ui/notice.svelte";
   import type { PageProps } from "./$types";
 
   const { data }: PageProps = $props();
-  let sought = $state("");
+  const list = new PeopleList(untrack(() => data.people));
   let name = $state("");
   let trouble = $state<string | null>(null);
   let search: HTMLInputElement;
   let header: Header;
-
-  const shown = $derived(
-    data.people.filter((one) =>
-      `${one.name} ${one.note}`.toLocaleLowerCase().includes(sought.trim().toLocaleLowerCase()),
-    ),
-  );
-  const day = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "long" });
-  const refresh = () => invalidate("studio:people");
+  let proofs = $state(page.url.hash === "#erased");
 
   async function add(event: SubmitEvent) {
     event.preventDefault();
     const told = await ask(api.POST("/api/clients", { body: { name, note: "" } }));
-    if ("refusal" in told) {
-      trouble = told.refusal.message;
-      return;
-    }
-    await refresh();
-    await goto(`/people/${told.data.id}`);
-  }
-
-  async function remove(client: Schemas["ClientRow"]) {
-    const path = { params: { path: { client_id: client.id } } };
-    const told = await ask(api.DELETE("/api/clients/{client_id}", path));
-    if ("refusal" in told) {
-      notice.say(told.refusal.message);
-      return;
-    }
-    await refresh();
-    const back = async () => {
-      await ask(api.POST("/api/clients/{client_id}/restore", path));
-      await refresh();
-    };
-    notice.say(`${client.name.slice(0, 40)} is off the list.`, { name: "Undo", run: () => void back() });
-  }
-
-  let edited = $state<Schemas["ClientRow"] | null>(null);
-  let newName = $state("");
-  let newNote = $state("");
-  let editTrouble = $state<string | null>(null);
-
-  async function edit(client: Schemas["ClientRow"]) {
-    edited = client;
-    newName = client.name;
-    newNote = client.note;
-    editTrouble = null;
-    await tick();
-    document.querySelector<HTMLInputElement>("#new-name")?.focus();
-  }
-
-  async function change(event: SubmitEvent) {
-    event.preventDefault();
-    if (!edited) return;
-    const body = { version: edited.version, name: newName, note: newNote };
-    const told = await ask(
-      api.PATCH("/api/clients/{client_id}", { params: { path: { client_id: edited.id } }, body }),
-    );
-    if ("refusal" in told) {
-      const theirs = told.refusal.current as Schemas["ClientRow"] | undefined;
-      editTrouble = theirs
-        ? `${told.refusal.message} It now says “${theirs.name}: ${theirs.note}”. Keep again to put yours over it.`
-        : told.refusal.message;
-      if (theirs) edited = theirs;
-      return;
-    }
-    edited = null;
-    await refresh();
+    if ("refusal" in told) trouble = told.refusal.message;
+    else await goto(`/people/${told.data.id}`);
   }
 
   function onkeydown(event: KeyboardEvent) {
@@ -99,7 +44,14 @@
       <h1 class="heading text-3xl">People</h1>
       <div class="w-56">
         <label for="search" class="text-sm text-bark">Find <span class="key">/</span></label>
-        <input id="search" type="search" class="field" bind:this={search} bind:value={sought} />
+        <input
+          id="search"
+          type="search"
+          class="field"
+          bind:this={search}
+          value={list.sought}
+          oninput={(event) => list.find(event.currentTarget.value)}
+        />
       </div>
       <form onsubmit={add} class="ml-auto flex items-end gap-2">
         <div class="w-56">
@@ -118,63 +70,39 @@
       </form>
     </div>
     {#if trouble}<p id="name-trouble" role="alert" class="mt-2 text-right text-madder">{trouble}</p>{/if}
-    <div class="mt-6 border-t-2 border-walnut">
-      {#if data.people.length === 0}
-        <p class="py-6">Nobody here yet. Type a name above and press Enter: the rule is ready for them.</p>
-      {:else if shown.length === 0}
-        <p class="py-6">Nobody matches “{sought.slice(0, 60)}”.</p>
+    {#if list.trouble}
+      <p role="alert" class="mt-2 text-madder">
+        {list.trouble}
+        <button class="quiet" onclick={() => void list.refresh()}>Try again</button>
+      </p>
+    {/if}
+    <div class="mt-6 border-t-2 border-walnut" aria-busy={list.busy} data-found={list.found}>
+      {#if list.rows.length === 0}
+        {#if list.found}<p class="py-6">Nobody matches “{list.found.slice(0, 60)}”.</p>
+        {:else}<p class="py-6">
+            Nobody here yet. Type a name above and press Enter: the rule is ready for them.
+          </p>{/if}
       {:else}
         <ul>
-          {#each shown as client (client.id)}
-            <li class="flex items-center gap-4 border-b border-rule hover:bg-sheet">
-              {#if edited?.id === client.id}
-                <form
-                  onsubmit={change}
-                  class="grid grow grid-cols-[14rem_1fr_auto_auto] items-end gap-3 px-1 py-2"
-                >
-                  <label class="text-sm text-bark">
-                    Name<input id="new-name" class="field" required bind:value={newName} />
-                  </label>
-                  <label class="text-sm text-bark">Note<input class="field" bind:value={newNote} /></label>
-                  <button class="press" data-main>Keep</button>
-                  <button class="press" type="button" onclick={() => (edited = null)}>Leave</button>
-                  {#if editTrouble}<p role="alert" class="col-span-4 text-madder">{editTrouble}</p>{/if}
-                </form>
-              {:else}
-                <a
-                  href="/people/{client.id}"
-                  class="grid min-w-0 grow grid-cols-[1fr_auto] gap-x-6 px-1 py-2.5"
-                >
-                  <span class="heading truncate text-lg">{client.name}</span>
-                  <span class="row-span-2 self-center text-right text-sm">
-                    {#if client.measures}{client.measures}
-                      {client.measures === 1 ? "measure" : "measures"}{:else}<span class="text-bark"
-                        >not measured yet</span
-                      >{/if}
-                    <span class="block text-bark">
-                      {client.looks ? `${client.looks} ${client.looks === 1 ? "look" : "looks"}` : "no looks"} ·
-                      {day.format(new Date(client.changed_at))}
-                    </span>
-                  </span>
-                  <span class="truncate text-sm text-bark">{client.note || "No note"}</span>
-                </a>
-                <button
-                  class="quiet text-sm"
-                  aria-label="Rename {client.name}"
-                  onclick={() => void edit(client)}
-                >
-                  Rename
-                </button>
-                <button
-                  class="quiet text-sm"
-                  aria-label="Remove {client.name}"
-                  onclick={() => void remove(client)}>Remove</button
-                >
-              {/if}
-            </li>
-          {/each}
+          {#each list.rows as client (client.id)}<PersonRow {client} onchange={() => list.refresh()} />{/each}
         </ul>
+        {#if list.rows.length < list.total}
+          <p class="flex items-center gap-4 py-3 text-sm text-bark">
+            {list.rows.length} of {list.total}
+            <button class="press" disabled={list.busy} onclick={() => void list.more()}>Show more</button>
+          </p>
+        {/if}
       {/if}
+    </div>
+    <div class="mt-10 space-y-2">
+      <details>
+        <summary class="flex min-h-8 cursor-pointer items-center">Bring in a client file</summary>
+        <div class="mt-1 max-w-xl"><FileIn /></div>
+      </details>
+      <details id="erased" bind:open={proofs}>
+        <summary class="flex min-h-8 cursor-pointer items-center">Proofs of erasure</summary>
+        {#if proofs}<Erasures />{/if}
+      </details>
     </div>
   </main>
 </div>

@@ -7,5 +7,5 @@
 
 <svelte:head><title>{data.client.name} · Basilwood</title></svelte:head>
 {#key data.client.id}
-  <Screen client={data.client} words={data.words} measures={data.measures} />
+  <Screen client={data.client} words={data.words} known={data.known} briefWords={data.briefWords} />
 {/key}

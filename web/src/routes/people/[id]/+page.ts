@@ -1,18 +1,27 @@
 import { error } from "@sveltejs/kit";
-import { api, ask } from "$lib/api/client";
+import { api, ask, type Refusal } from "$lib/api/client";
 import type { PageLoad } from "./$types";
 
+/** The data of an answer; a refusal becomes the error page. */
+function given<T>(told: { data: T } | { refusal: Refusal }, missing?: string): T {
+  if ("data" in told) return told.data;
+  const { status, message } = told.refusal;
+  error(status || 503, status === 404 && missing ? missing : message);
+}
+
 /** What the client's screen cannot begin without. */
-export const load: PageLoad = async ({ params }) => {
-  const [people, words, measures] = await Promise.all([
-    ask(api.GET("/api/clients")),
+export const load: PageLoad = async ({ params, depends }) => {
+  depends("studio:measuring");
+  const [client, words, known, briefWords] = await Promise.all([
+    ask(api.GET("/api/clients/{client_id}", { params: { path: { client_id: params.id } } })),
     ask(api.GET("/api/words")),
-    ask(api.GET("/api/measures")),
+    ask(api.GET("/api/measuring")),
+    ask(api.GET("/api/brief/words")),
   ]);
-  if ("refusal" in people) error(people.refusal.status || 503, people.refusal.message);
-  if ("refusal" in words) error(words.refusal.status || 503, words.refusal.message);
-  if ("refusal" in measures) error(measures.refusal.status || 503, measures.refusal.message);
-  const client = people.data.find((one) => one.id === params.id);
-  if (!client) error(404, "This client is not on your list.");
-  return { client, words: words.data, measures: measures.data };
+  return {
+    client: given(client, "This client is not on your list."),
+    words: given(words),
+    known: given(known),
+    briefWords: given(briefWords),
+  };
 };

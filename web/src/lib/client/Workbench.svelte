@@ -1,0 +1,62 @@
+<script lang="ts">
+  /** The layout of every step that stands on the floor line: a panel, the figure on its rule, what is
+   * said beside it, and a line under the floor. */
+  import type { Snippet } from "svelte";
+
+  interface Props {
+    panel: Snippet;
+    stage: Snippet;
+    side: Snippet;
+    under: Snippet;
+  }
+  const { panel, stage, side, under }: Props = $props();
+</script>
+
+<main class="bench min-h-0 grow">
+  <div class="panel relative min-h-0 overflow-y-auto px-4 py-3" data-panel tabindex="-1">
+    {@render panel()}
+  </div>
+  <div class="stage min-h-0 min-w-0">{@render stage()}</div>
+  <div class="side min-h-0 min-w-0">{@render side()}</div>
+  <div class="under flex min-h-11 items-center border-t-2 border-walnut px-4 py-1.5">{@render under()}</div>
+</main>
+
+<style>
+  /* The floor line runs under figure and side alike; what it comes to is said below it. */
+  .bench {
+    display: grid;
+    grid-template:
+      "panel stage side" minmax(0, 1fr)
+      "panel under under" auto / 19.5rem minmax(22rem, 1fr) 22rem;
+  }
+  .panel {
+    grid-area: panel;
+    border-right: 1px solid var(--color-rule);
+  }
+  .stage {
+    grid-area: stage;
+  }
+  .side {
+    grid-area: side;
+  }
+  .under {
+    grid-area: under;
+  }
+  @media (max-width: 1100px) {
+    .bench {
+      grid-template-columns: 17.5rem minmax(20rem, 1fr) 17rem;
+    }
+  }
+  @media (max-width: 960px) {
+    .bench {
+      grid-template:
+        "stage side" minmax(0, 1.45fr)
+        "under under" auto
+        "panel panel" minmax(0, 1fr) / minmax(0, 1fr) 20rem;
+    }
+    .panel {
+      border-right: 0;
+      border-top: 1px solid var(--color-rule);
+    }
+  }
+</style>
