@@ -166,7 +166,7 @@ class Stylist:
         self.wait(lambda: len(self.all("main ul li")) == 1)
         self.tab_to("main ul li a")
         self.press(Keys.ENTER)
-        self.find("svg[role=img]")
+        self.find("[data-panel]")
 
     def kept(self) -> None:
         self.wait(lambda: self.find("[data-testid=saving]").get_attribute("data-saving") == "kept", "kept")

@@ -11,7 +11,7 @@ import itertools
 import math
 from collections import Counter
 from collections.abc import Iterable, Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 from numpy.typing import NDArray
@@ -60,6 +60,8 @@ class Worth:
     decides: tuple[Question, ...]
     of: int
     score: float
+    #: Whether the questions are about the client's own pieces, or the usual run of the shops.
+    own_pieces: bool = True
 
     @property
     def text(self) -> str:
@@ -77,8 +79,12 @@ class Worth:
             "hem": "where the hem ends",
             "leg": "how the leg reads",
         }[kind]
-        pieces = "" if kind in ("shape", "stature") else f" for {count} of {self.of} pieces"
+        pieces = "" if kind in ("shape", "stature") else f" for {count} of {self.of} {self._things}"
         return f"Decides {told}, between {words}{pieces}."
+
+    @property
+    def _things(self) -> str:
+        return "pieces" if self.own_pieces else "usual cuts of the shops"
 
 
 def next_measures(
@@ -90,12 +96,16 @@ def next_measures(
     >>> "front_rise_navel" in [worth.measure for worth in next_measures(known)[:4]]
     True
     """
-    pieces = [p for p in bottoms if p.figure("front_rise_cm") or p.figure("inseam_cm")]
-    pieces = pieces or [Piece.of(words) for words in USUAL]
+    own = [p for p in bottoms if p.figure("front_rise_cm") or p.figure("inseam_cm")]
+    pieces = own or [Piece.of(words) for words in USUAL]
     bodies = believe(measures).draw(DRAWS)
     questions = _questions(bodies, pieces, schools or Schools())
     taken = {n for n, figure in measures.figures.items() if figure.origin in ("measured", "repeated", "carried")}
-    worths = [_worth(name, bodies[:, PLACE[name]], questions, len(pieces)) for name in among if name not in taken]
+    worths = [
+        replace(_worth(name, bodies[:, PLACE[name]], questions, len(pieces)), own_pieces=bool(own))
+        for name in among
+        if name not in taken
+    ]
     return tuple(sorted((w for w in worths if w.decides), key=lambda worth: -worth.score))
 
 

@@ -48,12 +48,12 @@ class LinearRow(NamedTuple):
 
 
 #: From the floor upwards. The spreads are of independent segments; pinned to floor and
-#: crown they give a crotch height a deviation of 2.1 cm at 168 cm (G89: about 2.2).
+#: crown they give a crotch height a deviation of 2.2 cm at 168 cm (G89: about 2.2).
 HEIGHT_ROWS: dict[str, HeightRow] = {
-    "ankle_bone_height": HeightRow(0.040, 0.0029, "G89 (malleolus)"),
+    "ankle_bone_height": HeightRow(0.040, 0.0031, "G89 (malleolus)"),
     "narrow_ankle_height": HeightRow(0.063, 0.0026, "W"),
-    "calf_height": HeightRow(0.191, 0.0065, "W"),
-    "knee_height": HeightRow(0.276, 0.0060, "G89 (mid-patella); DC66 knee joint 0.285"),
+    "calf_height": HeightRow(0.191, 0.0069, "W"),
+    "knee_height": HeightRow(0.276, 0.0062, "G89 (mid-patella); DC66 knee joint 0.285"),
     "mid_thigh_height": HeightRow(0.375, 0.0085, "W: half way from knee to crotch"),
     "crotch_height": HeightRow(0.4735, 0.0085, "G89"),
     "hip_height": HeightRow(0.509, 0.0068, "W; DC66 hip joint 0.530"),
@@ -62,8 +62,8 @@ HEIGHT_ROWS: dict[str, HeightRow] = {
     "waist_height": HeightRow(0.634, 0.0070, "G89 (natural indentation 0.64)"),
     "under_bust_height": HeightRow(0.680, 0.0066, "W"),
     "bust_height": HeightRow(0.717, 0.0065, "W"),
-    "shoulder_height": HeightRow(0.822, 0.0082, "G89 (acromion 0.82); DC66 0.818"),
-    "stature": HeightRow(1.0, 0.0102, ""),
+    "shoulder_height": HeightRow(0.822, 0.0092, "G89 (acromion 0.82); DC66 0.818"),
+    "stature": HeightRow(1.0, 0.0104, ""),
 }
 
 #: Over stature, women and men pooled.

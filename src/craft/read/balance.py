@@ -43,7 +43,7 @@ class Part:
 @dataclass(frozen=True, slots=True)
 class Place:
     """A narrow or wide place: its height and girth, and by how much it is narrower (or wider) than
-    the places it lies between, cm."""
+    the wide (or narrow) places next to it, cm."""
 
     name: str
     kind: Literal["narrow", "wide"]
@@ -121,13 +121,14 @@ def places(body: Body) -> tuple[Place, ...]:
     ]
     found = []
     for i, (name, kind, height, girth, from_) in enumerate(rows):
-        # Trunk and leg are compared each with its own.
+        # Trunk and leg are compared each with its own; a narrow place with the wide ones and the other way round.
         beside = [
-            r[3]
+            (r[1], r[3])
             for r in rows[max(0, i - 1) : i + 2]
             if r[0] != name and (r[2] >= at("crotch")) == (height >= at("crotch"))
         ]
-        by = girth - sum(beside) / len(beside) if beside else 0.0
+        other = [cm for of, cm in beside if of != kind] or [cm for _, cm in beside]
+        by = girth - sum(other) / len(other) if other else 0.0
         settled = all((girths[n] if n in girths else body.heights[n]).settled for n in from_)
         found.append(Place(name, kind, height, girth, by, settled))
     return tuple(found)

@@ -5,6 +5,7 @@
   import { said } from "../units";
   import Colouring from "./Colouring.svelte";
   import type { ClientState } from "./client.svelte";
+  import Trouble from "./Trouble.svelte";
   import Week from "./Week.svelte";
 
   interface Props {
@@ -67,106 +68,116 @@
   }
 </script>
 
-<div class="grid h-full content-start gap-x-10 gap-y-6 overflow-y-auto px-6 py-5 lg:grid-cols-2">
-  <section class="space-y-3" aria-labelledby="talk">
-    <h2 id="talk" class="heading text-xl">The talk</h2>
-    {#each TALK as [key, name, hint] (key)}
-      <label class="block">
-        <span class="font-semibold">{name}</span> <span class="text-sm text-bark">{hint}</span>
-        <textarea
-          class="field block resize-y"
-          rows="2"
-          maxlength="600"
-          data-brief={key}
-          value={brief[key]}
-          oninput={(event) => held.brief({ [key]: event.currentTarget.value })}></textarea>
-      </label>
-    {/each}
-    <div class="flex flex-wrap gap-x-6 gap-y-2">
-      <label class="flex items-center gap-2">
-        <input
-          type="checkbox"
-          checked={brief.seated}
-          onchange={(event) => held.brief({ seated: event.currentTarget.checked })}
-        />
-        Lives or works seated
-      </label>
-      <label class="flex items-center gap-2">
-        <input
-          type="checkbox"
-          checked={brief.minor}
-          onchange={(event) => held.brief({ minor: event.currentTarget.checked })}
-        />
-        Under age
-      </label>
-      {#if brief.minor}
+<main
+  class="grid min-h-0 grow content-start gap-x-10 gap-y-6 overflow-y-auto px-6 py-5 lg:grid-cols-2"
+  data-panel
+  tabindex="-1"
+>
+  <Trouble state={held} />
+  <div class="space-y-6">
+    <section class="space-y-3" aria-labelledby="talk">
+      <h2 id="talk" class="heading text-xl">The talk</h2>
+      {#each TALK as [key, name, hint] (key)}
+        <label class="block">
+          <span class="font-semibold">{name}</span> <span class="text-sm text-bark">{hint}</span>
+          <textarea
+            class="field block resize-y"
+            rows="2"
+            maxlength="600"
+            data-brief={key}
+            value={brief[key]}
+            oninput={(event) => held.brief({ [key]: event.currentTarget.value })}></textarea>
+        </label>
+      {/each}
+      <div class="flex flex-wrap gap-x-6 gap-y-2">
         <label class="flex items-center gap-2">
-          Guardian
           <input
-            class="field w-48"
-            value={brief.guardian}
-            oninput={(event) => held.brief({ guardian: event.currentTarget.value })}
+            type="checkbox"
+            checked={brief.seated}
+            onchange={(event) => held.brief({ seated: event.currentTarget.checked })}
+          />
+          Lives or works seated
+        </label>
+        <label class="flex items-center gap-2">
+          <input
+            type="checkbox"
+            checked={brief.minor}
+            onchange={(event) => held.brief({ minor: event.currentTarget.checked })}
+          />
+          Under age
+        </label>
+        {#if brief.minor}
+          <label class="flex items-center gap-2">
+            Guardian
+            <input
+              class="field w-48"
+              value={brief.guardian}
+              oninput={(event) => held.brief({ guardian: event.currentTarget.value })}
+            />
+          </label>
+        {/if}
+      </div>
+      <fieldset>
+        <legend class="font-semibold">Limits and sensitivities</legend>
+        <div class="mt-1 flex flex-wrap gap-1.5">
+          {#each words.limits as word (word)}
+            <button
+              class="press text-sm"
+              type="button"
+              aria-pressed={(brief.limits ?? []).includes(word as never)}
+              onclick={() => limit(word)}>{LIMITS[word] ?? said(word)}</button
+            >
+          {/each}
+        </div>
+        <label class="mt-2 block text-sm text-bark">
+          More about these
+          <input
+            class="field text-walnut"
+            value={brief.limits_note}
+            oninput={(event) => held.brief({ limits_note: event.currentTarget.value })}
           />
         </label>
-      {/if}
-    </div>
-    <fieldset>
-      <legend class="font-semibold">Limits and sensitivities</legend>
-      <div class="mt-1 flex flex-wrap gap-1.5">
-        {#each words.limits as word (word)}
-          <button
-            class="press text-sm"
-            type="button"
-            aria-pressed={(brief.limits ?? []).includes(word as never)}
-            onclick={() => limit(word)}>{LIMITS[word] ?? said(word)}</button
-          >
+        {#each held.client.cautions as caution (caution.because)}
+          <p class="mt-2 border-l-2 border-madder pl-2 text-sm">{caution.text}</p>
         {/each}
-      </div>
-      <label class="mt-2 block text-sm text-bark">
-        More about these
+      </fieldset>
+      <fieldset class="flex flex-wrap items-end gap-3">
+        <legend class="font-semibold">Budget</legend>
         <input
-          class="field text-walnut"
-          value={brief.limits_note}
-          oninput={(event) => held.brief({ limits_note: event.currentTarget.value })}
+          class="field w-28 text-right"
+          aria-label="Amount"
+          inputmode="numeric"
+          value={brief.budget?.amount ?? ""}
+          oninput={(event) => {
+            const figure = Number.parseInt(event.currentTarget.value.replaceAll(/\D/g, ""), 10);
+            held.brief({
+              budget: { ...brief.budget, amount: Number.isNaN(figure) ? null : figure } as never,
+            });
+          }}
         />
-      </label>
-      {#each held.client.cautions as caution (caution.because)}
-        <p class="mt-2 border-l-2 border-madder pl-2 text-sm">{caution.text}</p>
-      {/each}
-    </fieldset>
-    <fieldset class="flex flex-wrap items-end gap-3">
-      <legend class="font-semibold">Budget</legend>
-      <input
-        class="field w-28 text-right"
-        aria-label="Amount"
-        inputmode="numeric"
-        value={brief.budget?.amount ?? ""}
-        oninput={(event) => {
-          const figure = Number.parseInt(event.currentTarget.value.replaceAll(/\D/g, ""), 10);
-          held.brief({ budget: { ...brief.budget, amount: Number.isNaN(figure) ? null : figure } as never });
-        }}
-      />
-      <input
-        class="field w-16"
-        aria-label="Currency"
-        maxlength="3"
-        value={brief.budget?.currency ?? "EUR"}
-        onchange={(event) =>
-          held.brief({ budget: { ...brief.budget, currency: event.currentTarget.value } as never })}
-      />
-      <label class="flex items-center gap-2">
-        a
-        <select
-          class="field w-auto"
-          value={brief.budget?.per ?? "season"}
+        <input
+          class="field w-16"
+          aria-label="Currency"
+          maxlength="3"
+          value={brief.budget?.currency ?? "EUR"}
           onchange={(event) =>
-            held.brief({ budget: { ...brief.budget, per: event.currentTarget.value } as never })}
-        >
-          <option>season</option><option>year</option><option>piece</option>
-        </select>
-      </label>
-    </fieldset>
-  </section>
+            held.brief({ budget: { ...brief.budget, currency: event.currentTarget.value } as never })}
+        />
+        <label class="flex items-center gap-2">
+          a
+          <select
+            class="field w-auto"
+            value={brief.budget?.per ?? "season"}
+            onchange={(event) =>
+              held.brief({ budget: { ...brief.budget, per: event.currentTarget.value } as never })}
+          >
+            <option>season</option><option>year</option><option>piece</option>
+          </select>
+        </label>
+      </fieldset>
+    </section>
+    <Colouring state={held} {words} />
+  </div>
   <div class="space-y-6">
     <section aria-labelledby="aims">
       <h2 id="aims" class="heading text-xl">Aims</h2>
@@ -221,6 +232,5 @@
       </div>
     </section>
     <Week state={held} {words} />
-    <Colouring state={held} {words} />
   </div>
-</div>
+</main>

@@ -48,7 +48,7 @@
     </div>
   {/each}
   <details class="mt-2">
-    <summary class="flex min-h-8 cursor-pointer items-center">Find it with swatches at the face</summary>
+    <summary class="min-h-8 cursor-pointer py-1">Find it with swatches at the face</summary>
     <p class="text-sm text-bark">Hold the screen beside the face. Which of the two makes the face clearer?</p>
     <ul class="mt-1 grid grid-cols-3 gap-x-4 gap-y-2">
       {#each words.swatches as pair, i (i)}

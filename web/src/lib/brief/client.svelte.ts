@@ -3,11 +3,21 @@ import { api, ask, type Schemas } from "../api/client";
 import type { History } from "../client/history.svelte";
 
 export type Saving = "kept" | "waiting" | "saving" | "failed" | "conflict";
-interface Record {
+interface Told {
   aims: Schemas["Aims"];
   brief: Schemas["BriefForm"];
 }
-type Part = keyof Record;
+type Part = keyof Told;
+
+type Fields = Record<string, unknown>;
+
+/** A value of the brief in a few words. */
+function told(value: unknown): string {
+  if (value === null || value === undefined || value === "") return "–";
+  if (Array.isArray(value)) return value.map(told).join(", ") || "–";
+  if (typeof value === "object") return Object.values(value).filter(Boolean).map(told).join(" ");
+  return String(value).replaceAll("_", " ").slice(0, 60);
+}
 
 /** How long after the last change it is kept, ms. */
 const AFTER = 500;
@@ -25,7 +35,7 @@ export class ClientState {
   #changed: Set<Part> = new Set();
   #sending: Promise<void> | null = null;
   /** The last step of undo, while typing in the same field goes on. */
-  #typing: { field: string; after: Record } | null = null;
+  #typing: { field: string; after: Told } | null = null;
 
   constructor(
     client: Schemas["ClientOut"],
@@ -49,19 +59,19 @@ export class ClientState {
     this.#later(part);
   }
 
-  #record(): Record {
-    return $state.snapshot({ aims: this.client.aims, brief: this.client.brief }) as Record;
+  #record(): Told {
+    return $state.snapshot({ aims: this.client.aims, brief: this.client.brief }) as Told;
   }
 
   /** One step of undo for each field, however many letters are typed in it. */
-  #remember(part: Part, field: string, before: Record): void {
+  #remember(part: Part, field: string, before: Told): void {
     const after = this.#record();
     if (this.#typing?.field === field) {
       this.#typing.after = after;
       return;
     }
     const step = (this.#typing = { field, after });
-    const put = (to: Record) => {
+    const put = (to: Told) => {
       this.#typing = null;
       this.client[part] = to[part] as never;
       this.#later(part);
@@ -99,7 +109,7 @@ export class ClientState {
     const parts = [...this.#changed];
     this.#changed.clear();
     this.saving = "saving";
-    const body: Partial<Record> & { version: number } = { version: this.client.version };
+    const body: Partial<Told> & { version: number } = { version: this.client.version };
     if (parts.includes("brief")) body.brief = $state.snapshot(this.client.brief);
     if (parts.includes("aims")) body.aims = $state.snapshot(this.client.aims);
     const path = { params: { path: { client_id: this.client.id } } };
@@ -119,6 +129,19 @@ export class ClientState {
     this.theirs = current ?? null;
     // The server did not answer: nothing is wrong with the brief, so try again by itself.
     if (told.refusal.status === 0) this.#timer = setTimeout(() => void this.flush(), AGAIN);
+  }
+
+  /** What differs between mine and theirs, in words. */
+  differences(): string[] {
+    const { theirs } = this;
+    if (!theirs) return [];
+    const mine = this.#record();
+    return (["brief", "aims"] as const).flatMap((part) => {
+      const [ours, other] = [mine[part], theirs[part]] as unknown as Fields[];
+      return Object.keys({ ...ours, ...other })
+        .filter((key) => JSON.stringify(ours?.[key]) !== JSON.stringify(other?.[key]))
+        .map((key) => `${key.replaceAll("_", " ")}: ${told(ours?.[key])} / ${told(other?.[key])}`);
+    });
   }
 
   /** After a conflict: put mine over theirs, or take theirs. */

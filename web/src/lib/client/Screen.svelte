@@ -55,7 +55,9 @@
 
   const first = $derived<Step>(measuring.session ? "measure" : given.client.measures ? "dress" : "brief");
   const step = $derived(stepOf(page.url.hash) ?? first);
-  const saving = $derived(step === "brief" ? held.saving : table.draft.saving);
+  const saving = $derived(
+    step === "brief" ? held.saving : step === "measure" ? measuring.saving : table.draft.saving,
+  );
 
   onMount(async () => {
     const [refusal] = await Promise.all([measuring.load(), table.load()]);

@@ -26,7 +26,7 @@
     /** Kept free for labels at the right, px. */
     room?: number;
   }
-  const { name, outline, stature, marks, over, ghost = [], room = 132 }: Props = $props();
+  const { name, outline, stature, marks, over, ghost = [], room = 156 }: Props = $props();
   const scale = useScale();
   const RULE = 34;
   const SIDE = 112;

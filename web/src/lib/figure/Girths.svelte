@@ -21,7 +21,7 @@
   const { rows, active, middle, onchoose }: Props = $props();
   const scale = useScale();
   const ROW = 17;
-  const LABELS = 132;
+  const LABELS = 150;
   const label = $derived(scale.width - LABELS);
 
   const px = (x: number) => middle + x * scale.perCm;
@@ -91,6 +91,10 @@
   text {
     font-size: 12px;
     fill: var(--color-bark);
+    paint-order: stroke;
+    stroke: var(--color-paper);
+    stroke-width: 4px;
+    stroke-linejoin: round;
   }
   .settled text {
     fill: var(--color-chalk);

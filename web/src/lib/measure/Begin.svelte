@@ -54,7 +54,7 @@
           {one.name}
           {#if protocol === one.key}<span class="block text-sm text-bark">{one.purpose}</span>{/if}
         </span>
-        <span class="text-sm text-bark">{one.measures.length} measures</span>
+        <span class="shrink-0 text-sm whitespace-nowrap text-bark">{one.measures.length} measures</span>
       </label>
     {/each}
   </fieldset>
@@ -95,7 +95,7 @@
   {#if trouble}<p role="alert" class="text-madder">{trouble.message}</p>{/if}
   <button class="press" data-main>Begin measuring</button>
   <details class="border-t border-grain pt-2 text-sm">
-    <summary class="flex min-h-8 cursor-pointer items-center">The studio’s own list</summary>
+    <summary class="min-h-8 cursor-pointer py-1">The studio’s own list</summary>
     <div class="columns-2 gap-3">
       {#each known.cards as card (card.name)}
         <label class="flex items-baseline gap-1.5 py-0.5 first-letter:uppercase">

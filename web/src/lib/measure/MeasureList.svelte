@@ -65,6 +65,8 @@
   }
 
   function clear() {
+    // The first time clears; on an empty field it lets go, so that single keys are heard.
+    if (!measuring.typed && !measuring.doubt) input?.blur();
     measuring.typed = "";
     if (measuring.doubt?.reading) void measuring.answer("again");
     else measuring.doubt = null;
@@ -82,7 +84,7 @@
 
 <div bind:this={list}>
   {#each groups as group (group.turn)}
-    <h3 class="heading mt-3 text-sm text-bark first-letter:uppercase first:mt-0">{group.turn}</h3>
+    <h3 class="heading mt-4 mb-1 text-sm text-bark first-letter:uppercase first:mt-0">{group.turn}</h3>
     <ul>
       {#each group.names as name (name)}
         {@const row = measuring.rows.get(name)}

@@ -35,13 +35,13 @@
     {#if desk}
       <BodyStage name={client.name} outline={desk.outline} stature={desk.stature} marks={measuring.landmarks}>
         {#snippet over(middle)}
+          {#if row}<TapeLine tape={row.tape} {middle} />{/if}
           {#if !studio.turned}<Girths
               rows={measuring.girths}
               active={measuring.active}
               {middle}
               onchoose={(name) => measuring.go(name)}
             />{/if}
-          {#if row}<TapeLine tape={row.tape} {middle} />{/if}
         {/snippet}
       </BodyStage>
     {/if}

@@ -76,6 +76,10 @@ export class Measuring {
     });
   }
 
+  get saving(): "kept" | "saving" | "failed" {
+    return this.trouble ? "failed" : this.busy ? "saving" : "kept";
+  }
+
   /** Taken in this session, with nothing more asked for. */
   isTaken(name: string): boolean {
     const row = this.rows.get(name);

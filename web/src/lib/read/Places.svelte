@@ -9,7 +9,9 @@
   const scale = useScale();
   const LABELS = 168;
   const ROW = 16;
-  const places = $derived(reading.places.filter((place) => Math.abs(place.by) >= 1));
+  const places = $derived(
+    reading.places.filter((place) => (place.kind === "wide" ? place.by >= 1 : place.by <= -1)),
+  );
   const tops = $derived(
     apart(
       places.map((place) => scale.y(place.height)),
@@ -21,10 +23,12 @@
   const label = $derived(scale.width - LABELS);
   const parts = $derived(reading.parts.filter((part) => ["lower leg", "thigh", "torso"].includes(part.name)));
   const left = $derived(middle - 40 * scale.perCm);
+  /** Beside the landmarks’ names there must be room; the shares stand in the table too. */
+  const roomy = $derived(left > 146);
 </script>
 
 <g aria-hidden="true">
-  {#each parts as part (part.name)}
+  {#each roomy ? parts : [] as part (part.name)}
     <g class="part" class:settled={part.settled}>
       <path d="M{left + 6} {scale.y(part.low)}H{left}V{scale.y(part.high)}H{left + 6}" />
       <text

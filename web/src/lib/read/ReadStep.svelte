@@ -66,7 +66,8 @@
         {#if body.sessions === 0}
           Nothing is measured yet: this is the average body until the tape says otherwise.
         {:else}
-          Arrows inwards mark narrow places, where edges belong; outwards, wide ones. Dashed is estimated.
+          Arrows inwards mark narrow places, where edges belong; outwards, wide ones; each figure is the girth
+          beside the next wide or narrow place. Dashed is estimated.
         {/if}
       </p>
     {/snippet}

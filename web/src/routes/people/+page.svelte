@@ -96,11 +96,11 @@
     </div>
     <div class="mt-10 space-y-2">
       <details>
-        <summary class="flex min-h-8 cursor-pointer items-center">Bring in a client file</summary>
+        <summary class="min-h-8 cursor-pointer py-1">Bring in a client file</summary>
         <div class="mt-1 max-w-xl"><FileIn /></div>
       </details>
       <details id="erased" bind:open={proofs}>
-        <summary class="flex min-h-8 cursor-pointer items-center">Proofs of erasure</summary>
+        <summary class="min-h-8 cursor-pointer py-1">Proofs of erasure</summary>
         {#if proofs}<Erasures />{/if}
       </details>
     </div>
