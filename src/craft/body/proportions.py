@@ -59,11 +59,11 @@ HEIGHT_ROWS: dict[str, HeightRow] = {
     "hip_height": HeightRow(0.509, 0.0068, "W; DC66 hip joint 0.530"),
     "high_hip_height": HeightRow(0.563, 0.0070, "W"),
     "navel_height": HeightRow(0.602, 0.0070, "G89 (omphalion)"),
-    "waist_height": HeightRow(0.634, 0.0070, "G89 (natural indentation 0.64)"),
-    "under_bust_height": HeightRow(0.680, 0.0066, "W"),
-    "bust_height": HeightRow(0.717, 0.0065, "W"),
-    "shoulder_height": HeightRow(0.822, 0.0092, "G89 (acromion 0.82); DC66 0.818"),
-    "stature": HeightRow(1.0, 0.0104, ""),
+    "waist_height": HeightRow(0.634, 0.0067, "G89 (natural indentation 0.64)"),
+    "under_bust_height": HeightRow(0.680, 0.0063, "W"),
+    "bust_height": HeightRow(0.717, 0.0060, "W"),
+    "shoulder_height": HeightRow(0.822, 0.0091, "G89 (acromion 0.82); DC66 0.818"),
+    "stature": HeightRow(1.0, 0.0099, ""),
 }
 
 #: Over stature, women and men pooled.

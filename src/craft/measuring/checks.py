@@ -163,10 +163,12 @@ def _unlike_the_rest(
     if last is not None or expected.holds(cm):
         return _segments(measure, cm, others)
     how, better = _suggest(cm, expected)
+    if how is None and (cannot := _segments(measure, cm, others)):
+        return cannot
     beside = _nearest(measure, others)
     because, other = "About {about} is expected.", 0.0
     if beside:
-        because, other = f"Beside a {label(beside[0])} of {{other}}, about {{about}} is expected.", beside[1]
+        because, other = f"Beside the {label(beside[0])} of {{other}}, about {{about}} is expected.", beside[1]
     asked = {"unit": "Was it read in inches?", "digits": "Did a digit slip?"}.get(
         how or "", "Keep it if the tape says so."
     )
