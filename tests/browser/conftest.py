@@ -32,23 +32,35 @@ AXE = ROOT / "web" / "node_modules" / "axe-core" / "axe.min.js"
 
 @dataclass
 class Server:
-    """The application server on the test cluster; can be stopped and started again."""
+    """The application server on the test cluster and the tape; both can be stopped and started again."""
 
     env: dict[str, str]
     port: int = field(default_factory=free_port)
     process: subprocess.Popen[bytes] | None = None
+    tape_port: int = field(default_factory=free_port)
+    tape: subprocess.Popen[bytes] | None = None
 
     @property
     def address(self) -> str:
         return f"http://127.0.0.1:{self.port}"
 
     def start(self) -> None:
-        self.process = serve.gunicorn(self.port, self.env, "--workers", "1")
+        env = {**self.env, **serve.tape_address(self.tape_port)}
+        self.process = serve.gunicorn(self.port, env, "--workers", "1")
         serve.wait_for(self.port, self.process)
 
     def stop(self) -> None:
         if self.process:
             serve.stop(self.process)
+
+    def fresh_tape(self, *words: str) -> None:
+        """A tape that has read nothing yet, where the desk looks for it."""
+        self.no_tape()
+        self.tape = serve.tape(self.tape_port, self.env, *words)
+
+    def no_tape(self) -> None:
+        if self.tape:
+            serve.stop(self.tape)
 
     def restart(self) -> None:
         self.stop()
@@ -78,6 +90,7 @@ def demo_server() -> Iterator[Server]:
         yield running
     finally:
         running.stop()
+        running.no_tape()
 
 
 @pytest.fixture(scope="session")
@@ -167,6 +180,51 @@ class Stylist:
         self.tab_to("main ul li a")
         self.press(Keys.ENTER)
         self.find("[data-panel]")
+
+    def step(self, name: str) -> None:
+        """Go to a step by its key, whatever has the focus."""
+        keys = {"brief": "1", "measure": "2", "read": "3", "dress": "4", "looks": "5", "history": "6", "records": "7"}
+        self.chord(Keys.ALT, keys[name])
+        self.wait(lambda: self.driver.current_url.endswith(f"#{name}"), f"the step {name}")
+        self.find("[data-panel]")
+
+    def begin(self, protocol: str = "full", *, twice: bool = True) -> None:
+        """Open a measuring session with consent, by keyboard."""
+        self.step("measure")
+        self.tab_to("input[name=protocol]:checked")
+        for _ in range(8):
+            if self.find("input[name=protocol]:checked").get_attribute("value") == protocol:
+                break
+            self.press(Keys.ARROW_DOWN)
+        if not twice:
+            self.tab_to("label > input[type=checkbox]:checked")
+            self.press(Keys.SPACE)
+        for key in ("measure", "record"):
+            self.tab_to(f"input[value={key}]")
+            self.press(Keys.SPACE)
+        self.tab_to("button[data-main]")
+        self.press(Keys.ENTER)
+        self.at_measure()
+
+    def at_measure(self, name: str = "") -> str:
+        """Wait until the hand is at a measure (or at this one), its field focused; which."""
+        wanted = f"m-{name}"
+        self.wait(lambda: str(self.focused.get_attribute("id")).startswith(wanted), f"focus on {wanted}")
+        return str(self.focused.get_attribute("data-measure"))
+
+    def go_to(self, measure: str) -> None:
+        """Go down the list to a measure with the arrow keys."""
+        for _ in range(40):
+            if self.at_measure() == measure:
+                return
+            here = self.at_measure()
+            self.press(Keys.ARROW_DOWN)
+            self.wait(lambda here=here: self.at_measure() != here)
+        raise AssertionError(f"{measure} is not on the list")
+
+    def figure(self, measure: str) -> WebElement:
+        """The figure of a measure on the list."""
+        return self.find(f"[data-figure={measure}]")
 
     def kept(self) -> None:
         self.wait(lambda: self.find("[data-testid=saving]").get_attribute("data-saving") == "kept", "kept")

@@ -1,4 +1,4 @@
-"""What a stylist does, in a real browser, by keyboard; and what happens when it goes wrong."""
+"""What a stylist does in a day, by keyboard, in a real browser."""
 
 from __future__ import annotations
 
@@ -8,28 +8,40 @@ from selenium.webdriver.common.keys import Keys
 from tests.browser.conftest import Stylist
 
 pytestmark = pytest.mark.browser
-FIVE = (("stature", "5ft 5"), ("bust", "92"), ("waist", "29in"), ("hip", "100"), ("crotch_height", "76"))
+QUICK = (
+    ("stature", "5ft 5"),
+    ("navel_height", "99"),
+    ("crotch_height", "76"),
+    ("hip", "100"),
+    ("belly", "84"),
+    ("waist", "29in"),
+    ("bust", "92"),
+    ("front_rise_navel", "28"),
+)
+NAME = "[placeholder='Unnamed look']"
 
 
 def test_the_whole_job_by_keyboard_and_it_is_there_after_reload_and_restart(stylist: Stylist) -> None:
     stylist.sign_in()
     stylist.open("Jory")
-    # Nobody measured yet: the desk opens at the first measure.
-    stylist.find("#m-stature")
-    stylist.press("1")
-    stylist.tab_to("#m-stature")
-    for name, typed in FIVE:
-        stylist.wait(lambda name=name: stylist.focused.get_attribute("id") == f"m-{name}", f"focus on {name}")
+    # Nobody measured yet: it begins with the brief, as the job does.
+    stylist.tab_to("[data-brief=clothes_should]")
+    stylist.press("Look like more than a first try.")
+    stylist.tab_to("button[aria-pressed]")
+    stylist.kept()
+    stylist.begin("quick", twice=False)
+    for name, typed in QUICK:
+        stylist.at_measure(name)
         stylist.press(typed, Keys.ENTER)
-        stylist.wait(lambda name=name: stylist.find(f"#m-{name}").get_attribute("data-settled") == "true")
-    assert stylist.find("#m-waist").get_attribute("value") == "73.7"
-    assert stylist.find("#m-stature").get_attribute("value") == "165.1"
+        stylist.wait(lambda name=name: "settled" in str(stylist.figure(name).get_attribute("class")), name)
+    assert stylist.figure("waist").text == "73.7" and stylist.figure("stature").text == "165.1"
+    stylist.sees("Everything on this list is taken")
 
-    stylist.rest()
-    stylist.press("2")
+    stylist.step("read")
     stylist.wait(lambda: stylist.find("[data-testid=shape]").text.lower() in ("hourglass", "triangle"))
+    stylist.sees("How near the borders lie")
 
-    stylist.press("3")
+    stylist.step("dress")
     stylist.tab_to("#say")
     stylist.press("wide navy trousers high rise; oversized white shirt; chunky ankle boots", Keys.ENTER)
     stylist.wait(lambda: stylist.verdict() == "against")
@@ -59,46 +71,30 @@ def test_the_whole_job_by_keyboard_and_it_is_there_after_reload_and_restart(styl
     stylist.wait(lambda: (stylist.verdict(), stylist.edge("leg_hem"), stylist.edge("top_hem")) == told)
     stylist.server.restart()
     stylist.open("Jory")
+    # The session is still open, so the desk is where it was left.
+    stylist.find("[data-testid=progress]")
+    stylist.step("dress")
     stylist.wait(lambda: (stylist.verdict(), stylist.edge("leg_hem"), stylist.edge("top_hem")) == told)
-    assert stylist.find("[placeholder='Unnamed look']").get_attribute("value") == "Thursday, first try"
+    assert stylist.find(NAME).get_attribute("value") == "Thursday, first try"
 
 
 def test_a_mend_is_one_key_and_undone_with_one(stylist: Stylist) -> None:
     stylist.sign_in()
     stylist.open("Ottoline")
-    stylist.press("4")
-    stylist.wait(lambda: "The jeans that never work" in stylist.find("main").text)
+    stylist.step("looks")
+    name = "The jeans that never work"
+    stylist.wait(lambda: next(b for b in stylist.all("main li button") if name in b.text).click() is None)
+    stylist.wait(lambda: stylist.find(NAME).get_attribute("value") == name)
     before = stylist.verdict()
     trousers = stylist.edge("leg_hem")
-    stylist.find("[role=img]").click()
+    stylist.rest()
     stylist.press("m")
     stylist.wait(lambda: stylist.edge("leg_hem") != trousers or stylist.verdict() != before)
     stylist.kept()
+    stylist.rest()
     stylist.chord(Keys.CONTROL, "z")
     stylist.wait(lambda: stylist.edge("leg_hem") == trousers and stylist.verdict() == before)
     stylist.kept()
-
-
-def test_slips_of_the_tape_are_asked_at_the_field_and_nothing_is_lost(stylist: Stylist) -> None:
-    stylist.sign_in()
-    stylist.open("Sunniva")
-    stylist.press("1")
-    for typed, says in (("29", "read in inches"), ("-72", "negative"), ("tight", "not a length"), ("720", "cannot be")):
-        stylist.tab_to("#m-waist")
-        stylist.chord(Keys.CONTROL, "a")
-        stylist.press(typed, Keys.ENTER)
-        stylist.wait(lambda says=says: says in stylist.find("#d-waist").text, says)
-        assert stylist.find("#m-waist").get_attribute("value") == typed
-        assert stylist.find("#m-waist").get_attribute("aria-invalid") == "true"
-    stylist.chord(Keys.CONTROL, "a")
-    stylist.press("29", Keys.ENTER)
-    stylist.wait(lambda: "Use 73.7 cm" in stylist.find("#d-waist").text)
-    stylist.tab_to("#d-waist button")
-    stylist.press(Keys.ENTER)
-    stylist.wait(lambda: stylist.find("#m-waist").get_attribute("value") == "73.7")
-    stylist.rest()
-    stylist.chord(Keys.CONTROL, "z")
-    stylist.wait(lambda: stylist.find("#m-waist").get_attribute("value") == "72")
 
 
 def test_two_tabs_on_one_look_are_offered_both(stylist: Stylist) -> None:
@@ -119,7 +115,7 @@ def test_two_tabs_on_one_look_are_offered_both(stylist: Stylist) -> None:
     stylist.tab_to("[data-testid=conflict] button")
     stylist.press(Keys.ENTER)
     stylist.kept()
-    assert stylist.find("[placeholder='Unnamed look']").get_attribute("value") == "Committee B"
+    assert stylist.find(NAME).get_attribute("value") == "Committee B"
 
 
 def test_an_endless_name_is_refused_at_its_field_and_stays_there(stylist: Stylist) -> None:
@@ -139,11 +135,18 @@ def test_turned_screen_shows_no_girth_and_nothing_against(stylist: Stylist) -> N
     stylist.find("[data-stance]")
     stylist.press("t")
     stylist.wait(lambda: not stylist.all("[data-stance=against], [data-stance=caution]"))
-    stylist.press("1")
-    stylist.wait(lambda: not stylist.all("input[data-measure]"))
     assert not stylist.all("[data-testid=verdict]")
+    for step in ("measure", "read", "history"):
+        stylist.step(step)
+        stylist.find("svg[role=img]")
+        assert not stylist.all("[data-figure], caption + thead.sr-only, [data-testid=changed]"), step
+        # No girth of hers is on the screen: neither 100 nor 92 nor 74, nor the cm they are said in.
+        shown = stylist.find("main").text
+        assert " cm" not in shown and not {"100", "92", "84"} & set(shown.split()) - {"100"}, step
+    stylist.step("measure")
+    stylist.rest()
     stylist.press("t")
-    stylist.wait(lambda: len(stylist.all("input[data-measure]")) > 20)
+    stylist.wait(lambda: len(stylist.all("[data-figure]")) > 20)
 
 
 def test_inches_and_back(stylist: Stylist) -> None:
@@ -152,40 +155,64 @@ def test_inches_and_back(stylist: Stylist) -> None:
     stylist.sees(" cm")
     stylist.press("u")
     stylist.wait(lambda: " in · " in stylist.edge("leg_hem"))
-    stylist.press("1")
-    stylist.wait(lambda: stylist.find("#m-stature").get_attribute("value") == "71 1/4")
-    stylist.rest()
-    stylist.press("u")
+    stylist.step("measure")
+    stylist.wait(lambda: stylist.figure("stature").text == "71 1/4")
+    stylist.step("read")
+    stylist.sees(" in more")
+    stylist.chord(Keys.ALT, "u")
+    stylist.sees(" cm more")
+    stylist.step("dress")
     stylist.wait(lambda: " cm · " in stylist.edge("leg_hem"))
 
 
 def test_axe_finds_nothing_on_any_screen(stylist: Stylist) -> None:
+    found: dict[str, list[str]] = {}
     stylist.go("/sign-in")
     stylist.find("#email")
-    assert stylist.violations() == []
+    found["sign in"] = stylist.violations()
     stylist.sign_in()
     stylist.find("main ul li")
-    assert stylist.violations() == []
+    for details in stylist.all("main details summary"):
+        details.click()
+    stylist.find("#erased li, #erased p:not([role=status])")
+    found["people"] = stylist.violations()
     stylist.go("/nowhere/at/all")
     stylist.sees("nothing at this address")
-    assert stylist.violations() == []
+    found["nowhere"] = stylist.violations()
     stylist.open("Ottoline")
     stylist.find("[data-testid=verdict]")
-    for key in "1234":
-        stylist.rest()
-        stylist.press(key)
-        stylist.find("nav [aria-current=step]")
-        assert stylist.violations() == [], f"step {key}"
-    stylist.press("3")
+    for step, shows in {
+        "brief": "textarea",
+        "measure": "button[data-main]",
+        "read": "[data-testid=shape]",
+        "dress": "[data-testid=verdict]",
+        "looks": "main li",
+        "history": "[data-testid=changed] li",
+        "records": "textarea",
+    }.items():
+        stylist.step(step)
+        stylist.find(shows)
+        for closed in stylist.all("[data-panel] details:not([open]) summary"):
+            closed.click()
+        found[step] = stylist.violations()
+    stylist.step("dress")
     stylist.tab_to("[data-word=tuck]")
     stylist.press(Keys.ENTER)
     stylist.find("[role=listbox]")
-    assert stylist.violations() == [], "open list"
+    found["open list"] = stylist.violations()
     stylist.press(Keys.ESCAPE)
     stylist.rest()
     stylist.press("?")
     stylist.find("[role=dialog]")
-    assert stylist.violations() == [], "keys"
+    found["keys"] = stylist.violations()
+    stylist.press(Keys.ESCAPE)
+    # The desk in the middle of a session, with a doubt being asked.
+    stylist.open("Idris")
+    stylist.begin("quick")
+    stylist.press("18.1", Keys.ENTER)
+    stylist.find("[id^=d-][role=alert]")
+    found["measuring"] = stylist.violations()
+    assert {screen: said for screen, said in found.items() if said} == {}
 
 
 @pytest.mark.parametrize(("width", "height"), [(1280, 800), (1024, 768), (820, 1180)])
@@ -195,9 +222,8 @@ def test_nothing_is_cut_off_at_the_sizes_we_promise(stylist: Stylist, width: int
     stylist.sign_in()
     stylist.open("Ottoline")
     stylist.find("[data-testid=verdict]")
-    for step in "3142":
-        stylist.press(step)
-        stylist.rest()
+    for step in ("brief", "read", "measure", "looks", "history", "records", "dress"):
+        stylist.step(step)
         assert stylist.driver.execute_script("return document.documentElement.scrollWidth") <= width
         assert stylist.driver.execute_script("return document.documentElement.scrollHeight") <= height, step
     stage = stylist.find("svg[role=img]").rect

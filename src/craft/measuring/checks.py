@@ -41,6 +41,8 @@ ORDER_SLACK = 0.5
 #: Beside the last session: a change of more than this many deviations of both readings and the time
 #: between (ageing.py) is asked about.
 CHANGED_BEYOND = 3.0
+#: A mended value this near to the last session's (share of it, W) is the likelier one.
+LIKELY_CHANGE = 0.06
 #: Left and right of a limb often differ by up to this share (W).
 SIDES_DIFFER = 0.05
 
@@ -148,7 +150,8 @@ def _beside_last(measure: str, cm: float, last: Quantity | None) -> Doubt | None
     reach = CHANGED_BEYOND * math.hypot(last.spread, READING_SPREAD[kind_of(measure)])
     if abs(cm - last.cm) <= reach:
         return None
-    how, better = _suggest(cm, Expected(last.cm, reach / ASK_BEYOND, reach / ASK_BEYOND))
+    likely = max(reach, LIKELY_CHANGE * last.cm) / SUGGEST_WITHIN
+    how, better = _suggest(cm, Expected(last.cm, likely, likely))
     text = "Last time it was {last}; that is {by} {way}."
     text = text.replace("{way}", "more" if cm > last.cm else "less")
     asked = {"unit": " Was it read in inches?", "digits": " Did a digit slip?"}.get(how or "", "")

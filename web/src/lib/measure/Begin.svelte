@@ -98,7 +98,7 @@
     <summary class="min-h-8 cursor-pointer py-1">The studio’s own list</summary>
     <div class="columns-2 gap-3">
       {#each known.cards as card (card.name)}
-        <label class="flex items-baseline gap-1.5 py-0.5 first-letter:uppercase">
+        <label class="flex min-h-7 items-center gap-1.5 first-letter:uppercase">
           <input type="checkbox" value={card.name} bind:group={own} />{card.label}
         </label>
       {/each}

@@ -25,7 +25,9 @@
   };
 </script>
 
-<div class="h-full space-y-4 overflow-y-auto px-4 py-3">
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<!-- It scrolls and may hold no control: the keyboard reaches it all the same. -->
+<section aria-label="How it is taken" class="h-full space-y-4 overflow-y-auto px-4 py-3" tabindex="0">
   {#if card}
     <section aria-labelledby="card-title">
       <h2 id="card-title" class="heading text-xl first-letter:uppercase">{card.label}</h2>
@@ -113,7 +115,7 @@
       </ol>
     </section>
   {/if}
-</div>
+</section>
 
 <style>
   .term {

@@ -84,7 +84,7 @@
 
 <div bind:this={list}>
   {#each groups as group (group.turn)}
-    <h3 class="heading mt-4 mb-1 text-sm text-bark first-letter:uppercase first:mt-0">{group.turn}</h3>
+    <h2 class="heading mt-4 mb-1 text-sm text-bark first-letter:uppercase first:mt-0">{group.turn}</h2>
     <ul>
       {#each group.names as name (name)}
         {@const row = measuring.rows.get(name)}

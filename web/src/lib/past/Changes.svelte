@@ -23,7 +23,9 @@
   const plotted = $derived([...changed, ...steady].filter((change) => (counts.get(change.measure) ?? 0) > 1));
 </script>
 
-<section class="h-full space-y-4 overflow-y-auto px-4 py-3" aria-label="Changes" tabindex="-1">
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<!-- It scrolls and holds no control: the keyboard reaches it all the same. -->
+<section class="h-full space-y-4 overflow-y-auto px-4 py-3" aria-label="Changes" tabindex="0">
   {#if studio.turned}
     <p>
       {changed.length

@@ -34,7 +34,9 @@
   }
 </script>
 
-<div class="h-full space-y-4 overflow-y-auto px-4 py-3">
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<!-- It scrolls and holds no control: the keyboard reaches it all the same. -->
+<section aria-label="Borders and advice" class="h-full space-y-4 overflow-y-auto px-4 py-3" tabindex="0">
   {#if !studio.turned}
     <section aria-labelledby="borders">
       <h2 id="borders" class="heading text-lg">How near the borders lie</h2>
@@ -124,7 +126,7 @@
       </table>
     </section>
   {/if}
-</div>
+</section>
 
 <style>
   rect {
