@@ -53,6 +53,9 @@ def main() -> int:
     for name, what in (("demo", "set up and serve with demo data"), ("dev", "serve with reload")):
         word = words.add_parser(name, help=what)
         word.add_argument("--port", type=int, default=DEFAULT_PORT)
+        if name == "demo":
+            how = "let a hand press the simulated tape so long after each measure is shown"
+            word.add_argument("--hand", type=float, metavar="SECONDS", help=how)
     words.add_parser("test", help="set up and run the tests; takes pytest's arguments", add_help=False)
     words.add_parser("judge", help="hold the engine against judged cases", add_help=False)
     words.add_parser("bench", help="print the engine's figures", add_help=False)
@@ -65,7 +68,7 @@ def main() -> int:
     if known.word in ("demo", "dev") and rest:
         parser.error(f"unknown: {' '.join(rest)}")
     calls: dict[str, Callable[[], int | None]] = {
-        "demo": lambda: demo(known.port),
+        "demo": lambda: demo(known.port, known.hand),
         "dev": lambda: dev(known.port),
         "test": lambda: in_test_cluster(["pytest", *rest]),
         "bench": lambda: in_test_cluster(["bench", *rest]),

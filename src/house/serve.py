@@ -166,14 +166,14 @@ def _until_stopped(servers: list[subprocess.Popen[bytes]]) -> None:
         say("\nStopping. What you did is kept.")
 
 
-def demo(port: int) -> None:
-    """Set up, serve with demo data, stop on Ctrl-C."""
+def demo(port: int, hand: float | None = None) -> None:
+    """Set up, serve with demo data, stop on Ctrl-C. `hand` lets the tape be pressed by itself, seconds."""
     _check_port(port)
     with _alone(port):
         say("Basilwood")
         cluster, env = _prepare()
         hearing = free_port()
-        measure = tape(hearing, env)
+        measure = tape(hearing, env, *(("--auto", str(hand)) if hand is not None else ()))
         server = gunicorn(port, {**env, **tape_address(hearing)}, "--workers", str(WORKERS))
         try:
             wait_for(port, server)

@@ -24,11 +24,26 @@ def size(stylist: Stylist, width: int, height: int) -> None:
 
 
 def open_look(stylist: Stylist, name: str) -> None:
-    stylist.rest()
-    stylist.press("4")
+    stylist.step("looks")
     stylist.wait(lambda: next(b for b in stylist.all("main li button") if name in b.text).click() is None)
     stylist.wait(lambda: stylist.find("[placeholder='Unnamed look']").get_attribute("value") == name)
     stylist.find("[data-testid=verdict]")
+
+
+def measure(stylist: Stylist) -> None:
+    """The desk in the middle of a session, with a slip being asked about."""
+    stylist.open("Jory")
+    stylist.begin("full", twice=False)
+    stylist.wait(lambda: stylist.find("[data-testid=tape]").get_attribute("data-state") == "connected")
+    before = ""
+    for _ in range(6):
+        stylist.wait(lambda before=before: stylist.at_measure() != before)
+        before = stylist.at_measure()
+        stylist.press(Keys.SPACE)
+    stylist.go_to("waist")
+    stylist.press("29", Keys.ENTER)
+    stylist.find("#d-waist")
+    take(stylist, "measure")
 
 
 def shoot(stylist: Stylist) -> None:
@@ -47,25 +62,30 @@ def shoot(stylist: Stylist) -> None:
     stylist.rest()
     stylist.press("t")
     take(stylist, "turned")
-    stylist.press("t", "2")
-    stylist.find("[data-testid=shape]")
-    take(stylist, "read")
-    stylist.press("1")
-    field = stylist.find("#m-waist")
-    field.click()
-    stylist.chord(Keys.CONTROL, "a")
-    stylist.press("29", Keys.ENTER)
-    stylist.find("#d-waist")
-    take(stylist, "measure")
-    stylist.press(Keys.ESCAPE)
+    stylist.press("t")
+    for step, shows in (
+        ("brief", "textarea"),
+        ("read", "[data-testid=shape]"),
+        ("history", "[data-testid=changed] li"),
+    ):
+        stylist.step(step)
+        stylist.find(shows)
+        take(stylist, step)
+    stylist.step("records")
+    stylist.find("textarea").send_keys("measure,value (cm)\nwaist,74.4\nhip,1000\nelbow grease,4")
+    stylist.tab_to("form button")
+    stylist.press(Keys.ENTER)
+    stylist.find("[data-testid=preview]")
+    take(stylist, "records")
+    stylist.go("/people")
+    measure(stylist)
     size(stylist, 820, 1180)
-    stylist.rest()
-    stylist.press("3")
     take(stylist, "tablet")
 
 
 def main() -> None:
     with demo_server() as server, tempfile.TemporaryDirectory() as profile:
+        server.fresh_tape()
         driver = chrome("1280,800", profile)
         try:
             driver.set_script_timeout(20)

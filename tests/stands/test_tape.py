@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import asyncio
+import contextlib
 import json
 from typing import Any
 
@@ -91,6 +92,34 @@ def heard(port: int, *say: dict[str, Any], until: str) -> Any:
             return told
 
     return speak()
+
+
+def test_a_hand_plays_a_measure_until_another_is_shown() -> None:
+    port = free_port()
+    carrier = Carrier(Tape(read_script("full"), seed=3), auto=0.01)
+
+    async def session() -> list[str]:
+        ready = asyncio.Event()
+        serving = asyncio.create_task(run(carrier, port, ready))
+        await ready.wait()
+        read: list[str] = []
+        async with connect(f"ws://127.0.0.1:{port}") as link:
+            for measure in ("hip", "waist", ""):
+                await link.send(json.dumps({"say": "show", "measure": measure}))
+                while measure and read.count(measure) < 2:
+                    told = json.loads(await asyncio.wait_for(link.recv(), 5))
+                    if told["type"] == "reading":
+                        read.append(told["for"])
+                        if read.count(measure) < 2:
+                            await link.send(json.dumps({"say": "got", "seq": told["seq"]}))
+            with contextlib.suppress(TimeoutError):
+                while True:
+                    told = json.loads(await asyncio.wait_for(link.recv(), 0.2))
+                    read += [told["for"]] * (told["type"] == "reading")
+        serving.cancel()
+        return read
+
+    assert asyncio.run(session()) == ["hip", "hip", "waist", "waist"]
 
 
 def test_over_the_socket_nothing_is_lost_and_nonsense_is_answered() -> None:

@@ -112,6 +112,20 @@ def test_a_half_bad_table_is_refused_row_by_row_and_nothing_written_before_confi
     assert "columns" in house.api.ask("POST", path, {"text": "a,b\n1,2"}).told["message"]
 
 
+def test_an_unusual_body_goes_out_and_comes_in_again_as_a_table(house: House, other: House) -> None:
+    house.read("stature", "165")
+    house.read("hip", "100")
+    assert house.read("neck", "52").status_code == 422
+    assert house.read("neck", "52", checked=True).status_code == 200
+    house.read("thigh", "58", said=True)
+    out = house.api.ask("GET", f"/clients/{house.client.id}/table").content.decode()
+    path = f"/clients/{other.client.id}/table"
+    refused = other.api.ask("POST", f"{path}/preview", {"text": out.replace("checked", "measured")}).told["refused"]
+    assert [row["text"].split(",")[0] for row in refused] == ["neck"] and "write checked" in refused[0]["reason"]
+    assert other.api.ask("POST", path, {"text": out}).told == {"added": 4}
+    assert other.api.ask("GET", path).content.decode() == out
+
+
 def test_erasing_leaves_nothing_and_proves_it(house: House, other: House) -> None:
     furnished(house)
     ids = [str(house.client.id), *(str(row.id) for row in Reading.objects.all()), str(Look.objects.get().id)]

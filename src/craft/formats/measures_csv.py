@@ -1,8 +1,8 @@
 """A table of measures: CSV, one row a measure, units in the header.
 
 Columns: `measure` (a name of the measure list, spaces or underscores) and `value (cm)` or
-`value (in)`; optional `taken on` (YYYY-MM-DD) and `origin` (measured, said). Several rows of
-one measure are several readings. docs/measure-table.md describes it for readers.
+`value (in)`; optional `taken on` (YYYY-MM-DD) and `origin` (measured, checked, said): a checked
+row was asked about and confirmed. Several rows of one measure are several readings. docs/measure-table.md describes it for readers.
 """
 
 from __future__ import annotations
@@ -18,7 +18,8 @@ from craft.body.measures import MEASURES, Measures, label
 from craft.measuring.checks import check
 from craft.units import NotALength, Unit, parse_length
 
-ReadingOrigin = Literal["measured", "said"]
+ReadingOrigin = Literal["measured", "checked", "said"]
+ORIGINS: tuple[ReadingOrigin, ...] = ("measured", "checked", "said")
 MOST_ROWS = 2000
 HEADER = {"cm": "value (cm)", "in": "value (in)"}
 
@@ -107,14 +108,15 @@ def _row(line: int, held: dict[str, str], unit: Unit, today: date, before: list[
     if taken_on and taken_on > today:
         raise ValueError(f"{taken_on} has not come yet.")
     origin = held.get("origin", "") or "measured"
-    if origin not in ("measured", "said"):
-        raise ValueError(f"“{origin[:40]}” is not an origin: measured or said.")
+    if origin not in ORIGINS:
+        raise ValueError(f"“{origin[:40]}” is not an origin: measured, checked or said.")
     others = Measures.of(dict(known) | {row.measure: row.cm for row in before if row.measure != measure})
     doubt = check(measure, round(cm, 2), others)
-    if doubt:
+    if doubt and (doubt.refused or origin != "checked"):
         meant = f" Likely {doubt.suggested_cm:.1f} cm." if doubt.suggested_cm else ""
-        raise ValueError(doubt.text.say(unit) + meant)
-    return Row(line, measure, round(cm, 2), typed[:40], taken_on, origin)  # type: ignore[arg-type]
+        keep = "" if doubt.refused else " If it is so, write checked as its origin."
+        raise ValueError(doubt.text.say(unit) + meant + keep)
+    return Row(line, measure, round(cm, 2), typed[:40], taken_on, origin)
 
 
 def write_table(rows: Iterable[Row], unit: Unit) -> str:

@@ -39,10 +39,10 @@ def settle(measure: str, readings: Sequence[float], *, twice: bool = True) -> Se
     kind = kind_of(measure)
     one = READING_SPREAD[kind]
     count = len(readings)
-    apart = max(readings, default=0.0) - min(readings, default=0.0)
-    middle = statistics.median(readings)
     if count == 1:
-        return Settled(Quantity(middle, one, "measured"), 0.0, twice)
+        return Settled(Quantity(readings[0], one, "measured"), 0.0, twice)
+    middle = statistics.median(readings)
+    apart = max(readings) - min(readings)
     # The middle two tell how well the hand agrees with itself; an outlier is what the median is for.
     near = sorted(abs(cm - middle) for cm in readings)[: max(2, math.ceil(count / 2))]
     scatter = max(one, statistics.fmean(near))

@@ -24,7 +24,8 @@ class Carrier:
     """Carries one tape's messages to whoever listens; loses the connection when the script says so."""
 
     tape: Tape
-    #: When set, a hand presses the button by itself so many seconds after a measure is shown.
+    #: When set, a hand presses the button by itself so many seconds after a measure is shown, and again
+    #: after each reading that was kept, as long as that measure is shown: it plays a whole session.
     auto: float | None = None
     listeners: set[ServerConnection] = field(default_factory=set)
     out_until: float = 0.0
@@ -57,8 +58,7 @@ class Carrier:
             return
         if say == "show":
             self.tape.show(str(told.get("measure", ""))[:40])
-            if self.auto is not None:
-                self._start_hand(self.auto)
+            self._start_hand()
         elif say == "read":
             await self.press()
         elif say == "since":
@@ -66,10 +66,15 @@ class Carrier:
                 await self._send(reading)
         elif say == "got":
             self.tape.got(int(told.get("seq", 0)))
+            self._start_hand()
 
-    def _start_hand(self, after: float) -> None:
+    def _start_hand(self) -> None:
+        """Let the hand press in a while; what it was about to do before no longer counts."""
         if self._hand:
             self._hand.cancel()
+        after = self.auto
+        if after is None or not self.tape.shown:
+            return
 
         async def hand() -> None:
             await asyncio.sleep(after)

@@ -35,7 +35,7 @@ from studio.bodies.shapes import (
     reading_out,
     session_out,
 )
-from studio.schemas import Refusal
+from studio.schemas import Refusal, answer
 
 router = Router()
 
@@ -80,7 +80,7 @@ def length(request: HttpRequest, given: Typed) -> Any:
 @router.get("/clients/{uuid:client_id}/desk", response=DeskOut)
 def desk(request: HttpRequest, client_id: UUID) -> Any:
     """Every measure as it is known today, with this session's readings."""
-    return desk_of(request.user, client_id)
+    return answer(desk_of(request.user, client_id))
 
 
 @router.get("/clients/{uuid:client_id}/next", response=list[WorthOut])
@@ -96,7 +96,7 @@ def next_measure(request: HttpRequest, client_id: UUID) -> Any:
 @router.get("/clients/{uuid:client_id}/reading", response=BodyReadingOut)
 def reading(request: HttpRequest, client_id: UUID) -> Any:
     """What the measures say of the body."""
-    return reading_of(request.user, client_id)
+    return answer(reading_of(request.user, client_id))
 
 
 @router.post("/clients/{uuid:client_id}/sessions", response={201: SessionOut, 422: Refusal})
@@ -117,13 +117,13 @@ def end(request: HttpRequest, client_id: UUID, session_id: int, given: SessionEn
 @router.get("/clients/{uuid:client_id}/sessions", response=HistoryOut)
 def sessions(request: HttpRequest, client_id: UUID) -> Any:
     """Every session of a client, newest first, with what its readings come to."""
-    return history_of(request.user, client_id)
+    return answer(history_of(request.user, client_id))
 
 
 @router.get("/clients/{uuid:client_id}/sessions/{int:session_id}/since/{int:before_id}", response=ComparisonOut)
 def compared(request: HttpRequest, client_id: UUID, session_id: int, before_id: int) -> Any:
     """What changed between two sessions."""
-    return comparison_of(request.user, client_id, before_id, session_id)
+    return answer(comparison_of(request.user, client_id, before_id, session_id))
 
 
 @router.post("/clients/{uuid:client_id}/readings", response={200: Kept, 409: OvertakenOut, 422: DoubtOut | Refusal})

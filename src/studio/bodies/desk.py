@@ -5,6 +5,8 @@ from __future__ import annotations
 import os
 from typing import Any
 
+from django.db.models import Count, Max
+
 from craft.advise.next_measure import Worth, next_measures
 from craft.body import Body
 from craft.body.measures import MEASURES
@@ -13,7 +15,7 @@ from craft.draw.tape import TapeLine, tape_on
 from craft.measuring.ageing import due_on
 from craft.schools import Schools
 from studio.bodies.known import Known, known_of, measures_from, open_session
-from studio.bodies.models import MeasuringSession, Reading
+from studio.bodies.models import Reading
 from studio.bodies.shapes import DeskOut, LastOut, MeasureOut, TapeOut, outline, quantity_out, reading_out, session_out
 from studio.people.models import Client, Member
 
@@ -30,15 +32,16 @@ def desk_of(member: Member, client_id: Any) -> DeskOut:
         rows = Reading.objects.filter(session=session).select_related("taken_by", "withdrawal")
         for reading in rows:
             today.setdefault(reading.measure, []).append(reading)
-    sessions = MeasuringSession.objects.filter(client=client, readings__isnull=False).distinct()
-    last = sessions.order_by("-started_at").first()
+    measured = Reading.objects.filter(session__client=client).aggregate(
+        sessions=Count("session", distinct=True), last=Max("session__started_at")
+    )
     return DeskOut(
         session=session_out(session) if session else None,
         measures=[_measure(name, body, known.get(name), before.get(name), today.get(name, [])) for name in MEASURES],
         outline=outline(body),
         stature=round(body.stature, 1),
-        due_on=due_on(last.started_at.date()) if last else None,
-        sessions=sessions.count(),
+        due_on=due_on(measured["last"].date()) if measured["last"] else None,
+        sessions=measured["sessions"],
         tape=os.environ.get("BASILWOOD_TAPE") or None,
     )
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 from datetime import date, datetime
 from typing import Any
 
-from ninja import Schema
+from pydantic import BaseModel
 
 from craft.body import Body, Measures, Quantity
 from craft.body.measures import MEASURES, label
@@ -13,17 +13,21 @@ from craft.measuring.ageing import due_on
 from craft.measuring.change import Change, compare, doubtful_after
 from studio.bodies.known import figure_of
 from studio.bodies.models import MeasuringSession, Reading
-from studio.bodies.shapes import Outline, QuantityOut, outline, quantity_out
+from studio.bodies.shapes import Outline, outline
 from studio.people.models import Client, Member
 
 
-class FigureOf(Schema):
+class FigureOf(BaseModel):
+    """One measure of one session: cm, and where four of five true values lie."""
+
     measure: str
-    figure: QuantityOut
-    readings: int
+    cm: float
+    low: float
+    high: float
+    settled: bool
 
 
-class PastSession(Schema):
+class PastSession(BaseModel):
     id: int
     on: date
     started_at: datetime
@@ -36,7 +40,7 @@ class PastSession(Schema):
     figures: list[FigureOf]
 
 
-class ChangeOut(Schema):
+class ChangeOut(BaseModel):
     measure: str
     label: str
     before: float
@@ -46,7 +50,7 @@ class ChangeOut(Schema):
     beyond_noise: bool
 
 
-class DoubtfulOut(Schema):
+class DoubtfulOut(BaseModel):
     measure: str
     label: str
     because: str
@@ -54,7 +58,7 @@ class DoubtfulOut(Schema):
     expected_cm: float
 
 
-class ComparisonOut(Schema):
+class ComparisonOut(BaseModel):
     """Two sessions: what changed beyond noise, what that makes doubtful, and both figures, cm."""
 
     before: int
@@ -66,20 +70,20 @@ class ComparisonOut(Schema):
     stature: float
 
 
-class HistoryOut(Schema):
+class HistoryOut(BaseModel):
     sessions: list[PastSession]
     due_on: date | None
 
 
-def _figures(sessions: list[MeasuringSession]) -> dict[int, dict[str, tuple[Quantity, int]]]:
+def _figures(sessions: list[MeasuringSession]) -> dict[int, dict[str, Quantity]]:
     """What each session's counting readings come to."""
-    held: dict[int, dict[str, list[Reading]]] = {session.id: {} for session in sessions}
+    held: dict[int, dict[str, list[Any]]] = {session.id: {} for session in sessions}
     alive = Reading.objects.filter(session__in=sessions, set_aside=False, withdrawal__isnull=True)
-    for reading in alive:
-        held[reading.session_id].setdefault(reading.measure, []).append(reading)
+    for row in alive.values_list("session_id", "measure", "cm", "said", named=True):
+        held[row.session_id].setdefault(row.measure, []).append(row)
     twice = {session.id: session.twice for session in sessions}
     return {
-        at: {name: (figure_of(name, rows, twice=twice[at])[0], len(rows)) for name, rows in by_name.items()}
+        at: {name: figure_of(name, rows, twice=twice[at])[0] for name, rows in by_name.items()}
         for at, by_name in held.items()
     }
 
@@ -96,7 +100,7 @@ def history_of(member: Member, client_id: Any) -> HistoryOut:
     )
 
 
-def _past(row: MeasuringSession, figures: dict[str, tuple[Quantity, int]]) -> PastSession:
+def _past(row: MeasuringSession, figures: dict[str, Quantity]) -> PastSession:
     return PastSession(
         id=row.id,
         on=row.started_at.date(),
@@ -107,11 +111,14 @@ def _past(row: MeasuringSession, figures: dict[str, tuple[Quantity, int]]) -> Pa
         agreed=row.consent.get("agreed", []),
         present=row.consent.get("present", ""),
         guardian=row.consent.get("guardian", ""),
-        figures=[
-            FigureOf(measure=name, figure=quantity_out(figures[name][0]), readings=figures[name][1])
-            for name in MEASURES
-            if name in figures
-        ],
+        figures=[_figure(name, figures[name]) for name in MEASURES if name in figures],
+    )
+
+
+def _figure(name: str, figure: Quantity) -> FigureOf:
+    low, high = figure.range80
+    return FigureOf(
+        measure=name, cm=round(figure.cm, 1), low=round(low, 1), high=round(high, 1), settled=figure.settled
     )
 
 
@@ -121,8 +128,8 @@ def comparison_of(member: Member, client_id: Any, before_id: int, after_id: int)
     own = MeasuringSession.objects.filter(client=client)
     before, after = own.found(id=before_id), own.found(id=after_id)
     figures = _figures([before, after])
-    then = {name: figure for name, (figure, _) in figures[before.id].items() if figure.origin != "said"}
-    now = {name: figure for name, (figure, _) in figures[after.id].items() if figure.origin != "said"}
+    then = {name: figure for name, figure in figures[before.id].items() if figure.origin != "said"}
+    now = {name: figure for name, figure in figures[after.id].items() if figure.origin != "said"}
     changes = compare(then, now)
     held = {name: figure for name, figure in then.items() if name not in now}
     body_then, body_now = Body.of(Measures.of(then)), Body.of(Measures.of({**held, **now}))

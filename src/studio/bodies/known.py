@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from datetime import UTC, date, datetime, timedelta
+from typing import Any, Protocol
 
 from craft.body import Body, Measures, Quantity
 from craft.measuring.ageing import carry
@@ -27,6 +28,15 @@ class Known:
     wants_another: bool
 
 
+class Taken(Protocol):
+    """Of a reading: its figure, and whether it is the client's own word."""
+
+    @property
+    def cm(self) -> Any: ...
+    @property
+    def said(self) -> bool: ...
+
+
 def today() -> date:
     return datetime.now(UTC).date()
 
@@ -38,7 +48,7 @@ def open_session(client: Client) -> MeasuringSession | None:
     return rows.select_related("taken_by").order_by("-started_at").first()
 
 
-def figure_of(measure: str, readings: Iterable[Reading], *, twice: bool) -> tuple[Quantity, bool]:
+def figure_of(measure: str, readings: Iterable[Taken], *, twice: bool) -> tuple[Quantity, bool]:
     """What one session's counting readings come to, and whether one more is asked for.
 
     Measured readings stand before the client's own word.
@@ -57,10 +67,12 @@ def counting(client: Client) -> dict[str, dict[int, list[Reading]]]:
     alive = Reading.objects.filter(session__client=client, set_aside=False, withdrawal__isnull=True)
     newest = alive.order_by("measure", "said", "-session__started_at", "-session_id").distinct("measure", "said")
     places = {(measure, session) for measure, session in newest.values_list("measure", "session_id")}
-    sessions = {session for _, session in places}
+    # One row a session, not one a reading: they are few and the readings many.
+    sessions = MeasuringSession.objects.in_bulk({session for _, session in places})
     found: dict[str, dict[int, list[Reading]]] = {}
-    for reading in alive.filter(session_id__in=sessions).select_related("session__taken_by", "taken_by"):
+    for reading in alive.filter(session_id__in=sessions):
         if (reading.measure, reading.session_id) in places:
+            reading.session = sessions[reading.session_id]
             found.setdefault(reading.measure, {}).setdefault(reading.session_id, []).append(reading)
     return found
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Any, Literal
 
-from ninja import Schema
+from pydantic import BaseModel
 
 from craft.body import Body, ShapeReading
 from craft.body.measures import label
@@ -17,13 +17,13 @@ from studio.bodies.shapes import QuantityOut, quantity_out
 from studio.people.models import Client, Member
 
 
-class BandOut(Schema):
+class BandOut(BaseModel):
     shape: str
     low: float
     high: float
 
 
-class AlongOut(Schema):
+class AlongOut(BaseModel):
     """One measure as a line: where it is, and which shape would be read where."""
 
     measure: str
@@ -31,20 +31,20 @@ class AlongOut(Schema):
     bands: list[BandOut]
 
 
-class BorderOut(Schema):
+class BorderOut(BaseModel):
     shape: str
     measure: str
     cm: float
 
 
-class DifferenceOut(Schema):
+class DifferenceOut(BaseModel):
     name: str
     cm: float
     per_cent: float
     settled: bool
 
 
-class ViewOut(Schema):
+class ViewOut(BaseModel):
     """One reading of the shape: by girths, or by the breadths that meet the eye."""
 
     shape: str
@@ -54,7 +54,7 @@ class ViewOut(Schema):
     runner_up: BorderOut | None
 
 
-class PartOut(Schema):
+class PartOut(BaseModel):
     name: str
     low: float
     high: float
@@ -64,7 +64,7 @@ class PartOut(Schema):
     settled: bool
 
 
-class PlaceOut(Schema):
+class PlaceOut(BaseModel):
     name: str
     kind: Literal["narrow", "wide"]
     height: float
@@ -73,13 +73,13 @@ class PlaceOut(Schema):
     settled: bool
 
 
-class SeatedOut(Schema):
+class SeatedOut(BaseModel):
     hem_rises: float
     back_needs: float
     above_seat: float
 
 
-class BodyReadingOut(Schema):
+class BodyReadingOut(BaseModel):
     girths: ViewOut
     front: ViewOut
     along: list[AlongOut]

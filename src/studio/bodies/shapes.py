@@ -6,8 +6,7 @@ from datetime import date, datetime
 from typing import Annotated, Literal
 from uuid import UUID
 
-from ninja import Schema
-from pydantic import Field, StringConstraints
+from pydantic import BaseModel, Field, StringConstraints
 
 from craft.body import Body, Quantity
 from craft.draw import draw_figure
@@ -18,7 +17,7 @@ Origin = Literal["measured", "repeated", "carried", "aged", "said", "described",
 Present = Annotated[str, StringConstraints(strip_whitespace=True, max_length=120)]
 
 
-class QuantityOut(Schema):
+class QuantityOut(BaseModel):
     """A figure in cm with its spread, where four of five true values lie, and where it comes from."""
 
     cm: float
@@ -29,7 +28,7 @@ class QuantityOut(Schema):
     settled: bool
 
 
-class CardOut(Schema):
+class CardOut(BaseModel):
     name: str
     label: str
     kind: Literal["height", "girth", "breadth", "length"]
@@ -40,19 +39,19 @@ class CardOut(Schema):
     sided: bool
 
 
-class ProtocolOut(Schema):
+class ProtocolOut(BaseModel):
     key: str
     name: str
     purpose: str
     measures: list[str]
 
 
-class Statement(Schema):
+class Statement(BaseModel):
     key: str
     text: str
 
 
-class Measuring(Schema):
+class Measuring(BaseModel):
     """Everything about measuring that is the same for every client."""
 
     cards: list[CardOut]
@@ -60,33 +59,33 @@ class Measuring(Schema):
     consent: list[Statement]
 
 
-class Typed(Schema):
+class Typed(BaseModel):
     text: str = Field(max_length=60)
     unit: Unit
 
 
-class Read(Schema):
+class Read(BaseModel):
     cm: float
 
 
-class ConsentIn(Schema):
+class ConsentIn(BaseModel):
     agreed: list[Literal["measure", "record", "hold"]] = Field(default_factory=list)
     present: Present = ""
     guardian: Present = ""
 
 
-class SessionIn(Schema):
+class SessionIn(BaseModel):
     protocol: str = Field(max_length=20)
     side: Literal["left", "right"] = "right"
     twice: bool = True
     consent: ConsentIn
 
 
-class SessionEnd(Schema):
+class SessionEnd(BaseModel):
     how: Literal["finished", "stopped"]
 
 
-class ReadingIn(Schema):
+class ReadingIn(BaseModel):
     id: UUID
     measure: str
     typed: str = Field(max_length=60)
@@ -99,7 +98,7 @@ class ReadingIn(Schema):
     meant_cm: Annotated[float, Field(gt=0, le=300)] | None = None
 
 
-class ReadingOut(Schema):
+class ReadingOut(BaseModel):
     id: UUID
     measure: str
     cm: float
@@ -113,12 +112,12 @@ class ReadingOut(Schema):
     taken_by: str
 
 
-class LastOut(Schema):
+class LastOut(BaseModel):
     cm: float
     on: date
 
 
-class TapeOut(Schema):
+class TapeOut(BaseModel):
     """Where the tape lies on this body, cm: lines in sight and behind."""
 
     height: float
@@ -126,7 +125,7 @@ class TapeOut(Schema):
     behind: list[list[list[float]]]
 
 
-class MeasureOut(Schema):
+class MeasureOut(BaseModel):
     """One measure at the desk: as it is known, this session's readings, what the last session said."""
 
     name: str
@@ -138,7 +137,7 @@ class MeasureOut(Schema):
     tape: TapeOut
 
 
-class SessionOut(Schema):
+class SessionOut(BaseModel):
     id: int
     started_at: datetime
     ended_at: datetime | None
@@ -152,14 +151,14 @@ class SessionOut(Schema):
     guardian: str
 
 
-class Outline(Schema):
+class Outline(BaseModel):
     """One area of the figure, cm: x to the right of the midline, y above the floor."""
 
     key: str
     points: list[list[float]]
 
 
-class DeskOut(Schema):
+class DeskOut(BaseModel):
     session: SessionOut | None
     measures: list[MeasureOut]
     #: The figure as it is known today, barefoot and undressed.
@@ -171,7 +170,7 @@ class DeskOut(Schema):
     tape: str | None
 
 
-class Kept(Schema):
+class Kept(BaseModel):
     id: UUID
     measure: str
 
@@ -186,7 +185,7 @@ class OvertakenOut(Refusal):
     current: ReadingOut | None
 
 
-class WorthOut(Schema):
+class WorthOut(BaseModel):
     measure: str
     label: str
     text: str

@@ -12,7 +12,7 @@ from django.middleware.csrf import get_token
 from ninja import Router, Schema, Status
 from ninja.errors import HttpError
 from ninja.utils import check_csrf
-from pydantic import Field
+from pydantic import BaseModel, Field
 
 from craft.body.measures import MEASURES
 from craft.brief import DRESS_CODES, LIMITS, OCCASIONS, cautions
@@ -26,7 +26,7 @@ from craft.measuring.cards import in_order
 from craft.schools import ASKED, POSITIONS, Schools
 from studio.people import services
 from studio.people.models import NAME_LENGTH, Client, Member
-from studio.schemas import Name, Note, Refusal, Unit
+from studio.schemas import Name, Note, Refusal, Unit, answer
 
 router = Router()
 
@@ -75,7 +75,7 @@ class ClientChange(Schema):
     brief: BriefForm | None = None
 
 
-class ClientRow(Schema):
+class ClientRow(BaseModel):
     id: UUID
     name: str
     note: str
@@ -87,7 +87,7 @@ class ClientRow(Schema):
     due_on: date | None = None
 
 
-class ClientList(Schema):
+class ClientList(BaseModel):
     """A page of clients by name; `total` is how many match."""
 
     total: int
@@ -221,7 +221,7 @@ def clients(request: HttpRequest, q: str = "", offset: int = 0, limit: int = 60)
     """A page of the studio's clients by name, those whose name or note holds `q`."""
     total, rows = services.find_clients(request.user, q[:NAME_LENGTH], max(offset, 0), min(max(limit, 1), 200))
     known = services.counts(request.user.studio_id, [client.id for client in rows])
-    return ClientList(total=total, rows=[row_of(client, known.get(client.id)) for client in rows])
+    return answer(ClientList(total=total, rows=[row_of(client, known.get(client.id)) for client in rows]))
 
 
 @router.get("/clients/{uuid:client_id}", response=ClientOut)

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from datetime import UTC, datetime, time
+from datetime import UTC, datetime, time, timedelta
 from decimal import Decimal
 from typing import Any
 
@@ -10,7 +10,7 @@ from django.db import connection, transaction
 
 from craft.formats.brief_form import Aims, BriefForm
 from craft.formats.client_file import ClientFile, FiledConsent, FiledLook, FiledReading, FiledSession
-from craft.formats.measures_csv import Row, Table, read_table, write_table
+from craft.formats.measures_csv import ReadingOrigin, Row, Table, read_table, write_table
 from craft.look import Look as CraftLook
 from craft.units import Unit
 from studio.bodies.known import measures_of, today
@@ -104,8 +104,14 @@ def table_of(member: Member, client_id: Any, unit: Unit) -> str:
     """The client's readings that count, every session's, as a table."""
     client = Client.objects.of(member).kept().found(id=client_id)
     alive = Reading.objects.filter(session__client=client, set_aside=False, withdrawal__isnull=True)
-    rows = [Row(0, r.measure, float(r.cm), r.typed, r.taken_at.date(), "said" if r.said else "measured") for r in alive]
+    rows = [Row(0, r.measure, float(r.cm), r.typed, r.taken_at.date(), _origin(r)) for r in alive]
     return write_table(rows, unit)
+
+
+def _origin(reading: Reading) -> ReadingOrigin:
+    if reading.said:
+        return "said"
+    return "checked" if reading.checked else "measured"
 
 
 def preview_table(member: Member, client_id: Any, text: str) -> Table:
@@ -141,7 +147,9 @@ def keep_table(member: Member, client_id: Any, text: str) -> int:
                     typed=row.typed,
                     source="table",
                     said=row.origin == "said",
-                    taken_at=when,
+                    checked=row.origin == "checked",
+                    # The order of the rows is the order they were taken in.
+                    taken_at=when + timedelta(milliseconds=row.line),
                 )
                 for row in table.rows
                 if (row.taken_on or today()) == day

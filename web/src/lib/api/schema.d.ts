@@ -1476,13 +1476,21 @@ export interface components {
             twice: boolean;
             consent: components["schemas"]["ConsentIn"];
         };
-        /** FigureOf */
+        /**
+         * FigureOf
+         * @description One measure of one session: cm, and where four of five true values lie.
+         */
         FigureOf: {
             /** Measure */
             measure: string;
-            figure: components["schemas"]["QuantityOut"];
-            /** Readings */
-            readings: number;
+            /** Cm */
+            cm: number;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /** Settled */
+            settled: boolean;
         };
         /** HistoryOut */
         HistoryOut: {

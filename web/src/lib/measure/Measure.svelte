@@ -24,7 +24,9 @@
 </script>
 
 {#if measuring.session}
-  <div class="mb-2 flex flex-wrap items-baseline gap-x-3 border-b border-grain pb-2">
+  <div
+    class="sticky top-0 z-10 -mt-3 mb-2 flex flex-wrap items-baseline gap-x-3 border-b border-grain bg-paper pt-3 pb-2"
+  >
     <p class="grow" data-testid="progress">
       {measuring.protocol?.name ?? "All"}: {measuring.done} of {measuring.order.length}
     </p>

@@ -22,7 +22,7 @@
 
   // The hand goes with the measure: its field is focused, and in sight.
   $effect(() => {
-    void measuring.active;
+    void [measuring.active, doubt, measuring.trouble];
     void tick().then(() => {
       const typing = document.activeElement?.matches("input:not([type=checkbox]):not([data-measure])");
       if (!typing) input?.focus({ preventScroll: true });
@@ -211,6 +211,8 @@
     border-left: 3px solid transparent;
     padding-left: 0.5rem;
     margin-left: -0.6rem;
+    /* Below the line that stays in sight above the list. */
+    scroll-margin: 4.5rem 0 1rem;
   }
   .here {
     border-left-color: var(--color-leaf);

@@ -162,6 +162,8 @@ export class Measuring {
   skip(): void {
     const next = this.#following(this.active);
     if (next) this.go(next);
+    // Nothing is left to take: the tape shows no measure any more.
+    else if (this.finished) this.tape?.show("");
   }
 
   /** Back to the measure before, to take it again. */

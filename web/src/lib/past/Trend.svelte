@@ -17,7 +17,7 @@
     sessions
       .flatMap((session) => {
         const found = session.figures.find((one) => one.measure === measure);
-        return found ? [{ on: session.on, when: +new Date(session.started_at), ...found.figure }] : [];
+        return found ? [{ on: session.on, when: +new Date(session.started_at), ...found }] : [];
       })
       .toSorted((a, b) => a.when - b.when),
   );

@@ -84,7 +84,11 @@
             <tr class="border-b border-dashed border-rule">
               <th scope="row" class="py-0.5 text-left font-normal first-letter:uppercase">{row.label}</th>
               <td class="text-right"
-                >{length(row.cm, studio.unit)}{row.origin === "said" ? ", own word" : ""}</td
+                >{length(row.cm, studio.unit)}{row.origin === "said"
+                  ? ", own word"
+                  : row.origin === "checked"
+                    ? ", checked"
+                    : ""}</td
               >
               <td class="w-40 text-right text-bark">{row.taken_on ? day(row.taken_on) : "today"}</td>
             </tr>
