@@ -25,7 +25,7 @@
 
 {#if measuring.session}
   <div
-    class="sticky top-0 z-10 -mt-3 mb-2 flex flex-wrap items-baseline gap-x-3 border-b border-grain bg-paper pt-3 pb-2"
+    class="sticky -top-3 z-10 -mt-3 mb-2 flex flex-wrap items-baseline gap-x-3 border-b border-grain bg-paper pt-3 pb-2"
   >
     <p class="grow" data-testid="progress">
       {measuring.protocol?.name ?? "All"}: {measuring.done} of {measuring.order.length}
