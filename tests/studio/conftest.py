@@ -72,6 +72,12 @@ def furnish(name: str, email: str) -> House:
     return House(member, client, Api(browser))
 
 
+@pytest.fixture(autouse=True)
+def quick_passwords(settings: Any) -> None:
+    """Hashing is slow on purpose; here it is no part of what is tested."""
+    settings.PASSWORD_HASHERS = ["django.contrib.auth.hashers.MD5PasswordHasher"]
+
+
 @pytest.fixture
 def house(db: None) -> House:
     return furnish("Alder", "ada@alder.example")
