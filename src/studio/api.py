@@ -11,6 +11,7 @@ from ninja.security import django_auth
 
 from craft.body.measures import UnknownMeasure
 from craft.cloth import UnknownWord
+from craft.cloth.description import NothingRead
 from craft.cloth.spoken import NotUnderstood
 from craft.formats.client_file import NotAClientFile
 from craft.formats.measures_csv import NotATable
@@ -27,12 +28,14 @@ from studio.people.api import StudioOut, client_out
 from studio.people.api import router as people
 from studio.people.models import Client, Studio
 from studio.records.api import router as records
+from studio.shopping.api import router as shopping
 
 #: No page of documentation: it would load scripts from elsewhere. The document itself is public.
 api = NinjaAPI(title="Basilwood", version="1", auth=django_auth, docs_url=None)
 api.add_router("", people, tags=["people"])
 api.add_router("", bodies, tags=["bodies"])
 api.add_router("", looks, tags=["looks"])
+api.add_router("", shopping, tags=["shopping"])
 api.add_router("", records, tags=["records"])
 
 
@@ -102,7 +105,7 @@ def _wrong_word(request: HttpRequest, error: Exception) -> HttpResponse:
 
 _IN_WORDS = (
     *(UnknownWord, UnknownMeasure, UnknownSchool, NotYetKnown, NotALength, NotUnderstood),
-    *(NotAllowed, NotATable, NotAClientFile),
+    *(NotAllowed, NotATable, NotAClientFile, NothingRead),
 )
 for problem in _IN_WORDS:
     api.add_exception_handler(problem, _wrong_word)

@@ -28,6 +28,7 @@ BODIES: dict[str, Any] = {
     "/clients/{client_id}/table/preview": {"text": "measure,value (cm)\nwaist,74"},
     "/clients/{client_id}/erase": {"name": "Pia Reed"},
     "/clients/{client_id}/assess": {"pieces": []},
+    "/clients/{client_id}/shopping/place": {"text": "inseam 70 cm"},
     "/clients/{client_id}/looks": {"name": "Taken", "pieces": []},
     "/looks/{look_id}": {"version": 1, "name": "Taken", "pieces": []},
 }

@@ -10,6 +10,7 @@ from craft.body import Body, Measures, read_shape
 from craft.body.words import nominal_measures
 from craft.cases.read import BODY_WORDS, Case
 from craft.cloth import Piece
+from craft.fit import land
 from craft.judge import Aims, Judgement, judge
 from craft.judge.aims import WORDS as AIM_WORDS
 from craft.look import Look, compose
@@ -89,18 +90,18 @@ def _shape(case: Case) -> Result:
 
 def _landing(case: Case) -> Result:
     garment = case.body["garment"]
-    piece = Piece.of(garment)
-    if piece.kind not in ("jeans", "trousers", "leggings"):
-        raise CannotJudge(f"A {piece.kind} cannot be landed yet.")
-    body = _body(case.client)
-    worn = wear_bottom(body, piece, barefoot_on(case.body.get("heel_cm", 0)), Schools())
-    got = {
-        "hem_cm": round(worn.falls_to, 2),
-        "hem_at": worn.hem_at,
-        "waistband_from_navel_cm": round(worn.from_navel, 2),
-        "rise": {naming: rise_word(worn.from_navel, naming) for naming in POSITIONS["rise_naming"]},
-        "reads_as": worn.reads_as,
-    }
+    piece, body = Piece.of(garment), _body(case.client)
+    shoes = barefoot_on(case.body.get("heel_cm", 0))
+    edges = {edge.key: edge for edge in land(body, piece, shoes).edges}
+    got: dict[str, Any] = {}
+    if "hem" in edges:
+        got |= {"hem_cm": round(edges["hem"].height, 2), "hem_at": edges["hem"].at}
+    if "waistband" in edges:
+        from_navel = edges["waistband"].height - shoes.lift - body.height("navel")
+        got["waistband_from_navel_cm"] = round(from_navel, 2)
+        got["rise"] = {naming: rise_word(from_navel, naming) for naming in POSITIONS["rise_naming"]}
+    if piece.kind in ("jeans", "trousers", "leggings"):
+        got["reads_as"] = wear_bottom(body, piece, shoes, Schools()).reads_as
     return _held(got, case.body["expects"])
 
 

@@ -37,7 +37,7 @@ class Piece:
 
     @classmethod
     def of(cls, described: Mapping[str, Any]) -> Piece:
-        """Make a piece from its words (`is`, `cut`, ...) and figures (`*_cm`). Raises UnknownWord."""
+        """Make a piece from its words (`is`, `cut`, ...) and figures (`*_cm`, `*_pct`). Raises UnknownWord."""
         rest = dict(described)
         kind = rest.pop("is", None)
         if kind not in words.SLOT_OF:
@@ -46,7 +46,7 @@ class Piece:
         for key, value in rest.items():
             if value is None or value == []:
                 continue
-            if key.endswith("_cm"):
+            if key.endswith(("_cm", "_pct")):
                 figures[key] = _figure(words.SLOT_OF[kind], key, value)
             else:
                 said[key] = _word(key, value)

@@ -81,13 +81,19 @@ SOME_OF: dict[str, tuple[str, ...]] = {
 FLAGS = ("cuffed", "open", "rolled", "ankle_strap")
 
 #: Flat measurements a piece may carry, cm, by slot. A girth is the whole girth, not the flat half.
+_LEGS = ("front_rise_cm", "back_rise_cm", "inseam_cm", "outseam_cm", "thigh_cm", "knee_cm", "leg_opening_cm")
+_TRUNK = (
+    *("length_cm", "chest_cm", "waist_cm", "hip_cm", "hem_sweep_cm", "sleeve_cm", "upper_arm_cm", "shoulder_cm"),
+    *("neck_depth_cm", "hem_cm", "stretch_pct"),
+)
 FIGURES: dict[str, tuple[str, ...]] = {
-    "bottom": (
-        *("front_rise_cm", "back_rise_cm", "inseam_cm", "outseam_cm", "waist_cm", "hip_cm"),
-        *("thigh_cm", "knee_cm", "leg_opening_cm", "length_cm", "hem_cm"),
-    ),
-    "top": ("length_cm", "chest_cm", "waist_cm", "hem_sweep_cm", "sleeve_cm", "shoulder_cm", "hem_cm"),
+    "bottom": (*_LEGS, "waist_cm", "hip_cm", "length_cm", "hem_sweep_cm", "hem_cm", "stretch_pct"),
+    "top": (*_TRUNK, "torso_loop_cm"),
+    "layer": _TRUNK,
+    "one_piece": (*_TRUNK, *_LEGS, "torso_loop_cm"),
+    "swim": ("torso_loop_cm", "chest_cm", "under_bust_cm", "waist_cm", "hip_cm", "front_rise_cm", "stretch_pct"),
     "shoes": ("heel_cm", "platform_cm", "shaft_cm", "shaft_girth_cm"),
+    "extra": ("length_cm", "width_cm"),
 }
 
 COLOURS: dict[str, str] = {

@@ -1,0 +1,57 @@
+"""What a cloth gives: how far a girth may grow in wear."""
+
+from __future__ import annotations
+
+from craft.cloth.piece import Piece
+
+#: Stretch of a cloth as a share of its girth, by kind, where nothing else is said. W, after the
+#: classes of common pattern drafting: stable wovens to 2 %, stable knits about 15, moderate about
+#: 25, swim and sports cloth 50 and more.
+BY_KIND: dict[str, float] = {
+    **dict.fromkeys(("leggings", "swimsuit", "bikini_top", "bikini_bottom", "tankini"), 0.50),
+    **dict.fromkeys(("tee", "tank", "camisole"), 0.15),
+    **dict.fromkeys(("knit", "cardigan"), 0.25),
+    "bodysuit": 0.30,
+    "sweatshirt": 0.15,
+    "tights": 0.80,
+    "jeans": 0.02,
+}
+WOVEN = 0.015
+#: Words that say more than the kind does; the first that is said holds.
+BY_WORD: tuple[tuple[str, float], ...] = (
+    ("rigid", 0.0),
+    ("leather", 0.01),
+    ("ribbed", 0.35),
+    ("clinging", 0.30),
+    ("stretch", 0.12),
+    ("crochet", 0.15),
+    ("structured", 0.01),
+    ("linen", 0.01),
+)
+#: Of its stretch a cloth gives this share before it pulls, shows what is under it and wears out (W).
+USABLE = 0.6
+
+
+def stretch(piece: Piece) -> float:
+    """How much of its girth the cloth can stretch, as a share: measured, said, or usual for the kind.
+
+    >>> stretch(Piece.of({"is": "jeans", "fabric": ["rigid"]})), stretch(Piece.of({"is": "jeans", "stretch_pct": 20}))
+    (0.0, 0.2)
+    """
+    measured = piece.figure("stretch_pct")
+    if measured is not None:
+        return measured / 100
+    said = [share for word, share in BY_WORD if word in piece.fabric]
+    usual = BY_KIND.get(piece.kind, WOVEN)
+    if not said:
+        return usual
+    return said[0] if said[0] < WOVEN else max(said[0], usual)
+
+
+def gives_to(piece: Piece, girth: float) -> float:
+    """The largest body girth, cm, that a garment of this girth holds without pulling.
+
+    >>> round(gives_to(Piece.of({"is": "leggings"}), 80))
+    104
+    """
+    return girth * (1 + USABLE * stretch(piece))

@@ -1,0 +1,331 @@
+"""The fit checks of a piece: rise, leg line and length for bottoms, and their counterparts for every other kind."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from typing import Literal
+
+from craft.body import Body
+from craft.cloth import Piece
+from craft.cloth.words import said
+from craft.fit import alter
+from craft.fit.alter import Alteration
+from craft.fit.edges import LandedEdge, place
+from craft.fit.zones import ZoneEase
+from craft.schools import Schools
+from craft.units import Sentence
+from craft.wear.bottom import RISE_AT, rise_word, wear_bottom
+from craft.wear.landing import FLOOR_BELOW, landed_height
+from craft.wear.shoes import BOOTS, WornShoes
+
+Stance = Literal["fits", "watch", "against", "caution"]
+
+#: A band that stands off by more than this, cm, gapes (W: two fingers flat).
+GAPES = 3.5
+#: A hem this near to the fullest calf or hip lies on it, cm (W).
+ON_WIDE = 3.0
+#: A sleeve may be off the wrist bone by this, cm (W).
+SLEEVE_PLAY = 1.5
+#: Sitting, a hem rises by about this share of the knee's girth: cloth has to go over the bent knee (W).
+SEATED_RISE = 0.25
+#: Cuts that read as straight on the label.
+STRAIGHT = ("straight", "boyfriend", "wide")
+_BUTTONED = ("shirt", "blouse", "blazer", "waistcoat", "jacket", "coat")
+
+
+@dataclass(frozen=True, slots=True)
+class Check:
+    """One check of a piece on a body, at a height above the ground, cm, with what would mend it."""
+
+    key: str
+    stance: Stance
+    title: str
+    text: Sentence
+    height: float
+    alterations: tuple[Alteration, ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
+class Fitting:
+    """What the checks look at: a piece on a body in shoes, hung and eased."""
+
+    body: Body
+    piece: Piece
+    shoes: WornShoes
+    schools: Schools
+    edges: tuple[LandedEdge, ...]
+    eases: tuple[ZoneEase, ...]
+    seated: bool
+
+    @property
+    def lift(self) -> float:
+        return self.shoes.lift
+
+    def edge(self, key: str) -> LandedEdge | None:
+        return next((edge for edge in self.edges if edge.key == key), None)
+
+    def ease(self, zone: str) -> ZoneEase | None:
+        return next((ease for ease in self.eases if ease.zone == zone), None)
+
+    @property
+    def has_legs(self) -> bool:
+        return self.piece.kind in ("jeans", "trousers", "leggings", "shorts")
+
+
+def checks(fitting: Fitting) -> tuple[Check, ...]:
+    """Every check that this kind and what is known of the piece allow, top to bottom."""
+    found = [
+        check
+        for one in (_rise, _band, _girths, _loop, _neck_and_sleeve, _legs, _hem, _shaft, _sitting)
+        for check in one(fitting)
+    ]
+    return tuple(sorted(found, key=lambda check: -check.height))
+
+
+def _rise(of: Fitting) -> Iterator[Check]:
+    """Where the band lands, in both schools' words, and what the label says."""
+    rise, band = of.piece.figure("front_rise_cm"), of.edge("waistband")
+    if rise is None or band is None or not of.has_legs:
+        return
+    off = band.height - of.lift - of.body.height("navel")
+    by_school = {naming: said(rise_word(off, naming)) for naming in ("navel_is_mid", "navel_is_high")}
+    own = by_school[of.schools.position("rise_naming")]
+    other = next((word for word in by_school.values() if word != own), own)
+    where = "at the navel" if abs(off) < 0.5 else f"{{off}} {'above' if off > 0 else 'below'} the navel"
+    label = said(of.piece.word("rise") or "")
+    named = f"{own} rise" + (f" (the other school says {other})" if other != own else "")
+    if label and label != own:
+        text = Sentence.of(f"The label says {label}; on this body the band lands {where}: {named}.", off=abs(off))
+        needed = of.body.rise.along(_height_of_rise(of, of.piece.word("rise") or "mid"))
+        change = Alteration(
+            "rise",
+            "shop",
+            needed - rise,
+            Sentence.of(f"For a {label} rise look for a front rise of {{needed}}.", needed=needed),
+            Sentence("Then the label is true on this body."),
+        )
+        yield Check("rise", "watch", "Not the rise on the label", text, band.height, (change,))
+    else:
+        text = Sentence.of(f"The band lands {where}: {named}.", off=abs(off))
+        yield Check("rise", "fits", f"{own.capitalize()} rise", text, band.height)
+
+
+def _height_of_rise(of: Fitting, word: str) -> float:
+    """The height above the barefoot floor that a rise word means in the studio's school, cm."""
+    return of.body.height("navel") + RISE_AT[of.schools.position("rise_naming")][word]
+
+
+def _band(of: Fitting) -> Iterator[Check]:
+    """A waistband that gapes or presses."""
+    ease = of.ease("band")
+    if ease is None:
+        return
+    at = ease.height + of.lift
+    if ease.cm > GAPES:
+        text = Sentence.of("The band is {gap} wider than the body there and stands off behind.", gap=ease.cm)
+        leaves = 1.0
+        mends = (alter.belt(ease.cm), alter.take_in(ease.cm - leaves, "waist", leaves))
+        yield Check("band", "against", "Gapes at the waist", text, at, mends)
+    elif ease.strain > 1:
+        text = Sentence.of("The band is {by} smaller than the body there, more than the cloth gives.", by=-ease.cm)
+        yield Check("band", "against", "Presses at the waist", text, at, (alter.let_out(ease.missing, "waist"),))
+    else:
+        text = Sentence.of(
+            f"The band lies on: {'it gives by {by}' if ease.cm < 0 else '{by} of ease'}.", by=abs(ease.cm)
+        )
+        yield Check("band", "fits", "Band lies on", text, at)
+
+
+def _girths(of: Fitting) -> Iterator[Check]:
+    """Bust, waist, hip, thigh and upper arm: pulling, or the ease there is."""
+    for ease in of.eases:
+        if ease.zone in ("band", "torso", "shaft"):
+            continue
+        at = ease.height + of.lift
+        if ease.strain > 1:
+            buttons = ease.zone == "bust" and of.piece.kind in _BUTTONED
+            title = "Buttons strain" if buttons else f"Pulls at the {ease.zone}"
+            text = Sentence.of(
+                f"{{garment}} round a {ease.zone} of {{body}}: {{missing}} short of going round.",
+                garment=ease.garment,
+                body=ease.body,
+                missing=ease.missing,
+            )
+            yield Check(ease.zone, "against", title, text, at, (alter.let_out(ease.missing, ease.zone),))
+        elif ease.cm < 0:
+            text = Sentence.of(
+                f"It stretches by {{by}} at the {ease.zone}, {100 * ease.strain:.0f} % of what the cloth gives.",
+                by=-ease.cm,
+            )
+            stance: Stance = "watch" if ease.strain > 0.8 else "fits"
+            yield Check(ease.zone, stance, f"Close at the {ease.zone}", text, at)
+        elif ease.word == "tight":
+            text = Sentence.of(f"Only {{ease}} of ease at the {ease.zone}: no room to move in.", ease=ease.cm)
+            yield Check(ease.zone, "watch", f"Little room at the {ease.zone}", text, at)
+        else:
+            text = Sentence.of(f"{{ease}} of ease at the {ease.zone}: {ease.word}.", ease=ease.cm)
+            yield Check(ease.zone, "fits", f"{ease.word.capitalize()} at the {ease.zone}", text, at)
+
+
+def _loop(of: Fitting) -> Iterator[Check]:
+    """The torso loop of a one-piece against the torso girth: the number that decides whether it fits."""
+    ease = of.ease("torso")
+    if ease is None:
+        return
+    at = ease.height + of.lift
+    if ease.strain > 1:
+        text = Sentence.of("The loop is {by} shorter than the torso: it pulls at shoulder and crotch.", by=ease.missing)
+        yield Check("torso", "against", "Too short in the torso", text, at, (alter.let_out(ease.missing, "torso"),))
+    elif ease.word in ("relaxed", "oversized"):
+        text = Sentence.of("The loop is {by} longer than the torso: it sags at the crotch.", by=ease.cm)
+        yield Check("torso", "watch", "Long in the torso", text, at)
+    else:
+        text = Sentence.of("Loop and torso are {by} apart: it holds.", by=abs(ease.cm))
+        yield Check("torso", "fits", "Torso fits", text, at)
+
+
+def _neck_and_sleeve(of: Fitting) -> Iterator[Check]:
+    sleeve = of.piece.figure("sleeve_cm")
+    end = of.edge("cuff")
+    if sleeve is None or end is None:
+        return
+    off = sleeve - of.body.lengths["arm_length"].cm
+    if off > SLEEVE_PLAY:
+        text = Sentence.of("The sleeve is {by} longer than the arm and lies over the hand.", by=off)
+        yield Check("sleeve", "against", "Sleeve too long", text, end.height, alter.shorten_sleeve(of.piece, off))
+    elif abs(off) <= SLEEVE_PLAY:
+        yield Check("sleeve", "fits", "Sleeve at the wrist", Sentence("The sleeve ends at the wrist bone."), end.height)
+
+
+def _legs(of: Fitting) -> Iterator[Check]:
+    """The leg line: does it hang straight past thigh and calf, and what does it read as?"""
+    opening, cut = of.piece.figure("leg_opening_cm"), of.piece.word("cut")
+    if opening is None or not of.has_legs or of.piece.kind == "shorts":
+        return
+    worn = wear_bottom(of.body, of.piece, of.shoes, of.schools)
+    calf = of.body.height("calf") + of.lift
+    reads = said(worn.reads_as)
+    if cut in STRAIGHT and worn.reads_as in ("slim_straight", "slim", "skinny"):
+        least = opening + max(0.0, 4.0 - worn.calf_ease)
+        text = Sentence.of(
+            f"{{ease}} of ease at the calf: a {said(cut or '')} leg reads as {reads} here.", ease=worn.calf_ease
+        )
+        change = Alteration(
+            "opening",
+            "shop",
+            least - opening,
+            Sentence.of("Look for a leg opening of {least} or more.", least=least),
+            Sentence("Then the leg hangs straight past the calf."),
+        )
+        yield Check("leg", "watch", f"Reads as {reads}", text, calf, (change,))
+    else:
+        text = Sentence.of(f"{{ease}} of ease at the calf: the leg reads as {reads}.", ease=worn.calf_ease)
+        yield Check("leg", "fits", f"Reads as {reads}", text, calf)
+
+
+def _hem(of: Fitting) -> Iterator[Check]:
+    """Length: trailing, bunching, on a wide place, or where it belongs."""
+    hem = of.edge("hem")
+    if hem is None or of.piece.slot in ("extra", "shoes", "swim"):
+        return
+    legs = of.has_legs or of.piece.kind in ("jumpsuit", "dungarees")
+    if legs and of.piece.kind != "shorts":
+        yield from _leg_hem(of, hem)
+        return
+    yield from _hanging_hem(of, hem)
+
+
+def _leg_hem(of: Fitting, hem: LandedEdge) -> Iterator[Check]:
+    wide = False
+    if of.has_legs:
+        worn = wear_bottom(of.body, of.piece, of.shoes, of.schools)
+        wide = worn.is_wide_hemmed
+    lift, body = of.lift, of.body
+    word = "foot" if wide else "ankle"
+    mends = tuple(
+        found
+        for found in (
+            None if wide else alter.cuff_to(body, hem, word, lift),
+            alter.heel_for(body, hem, lift) if wide else None,
+            alter.hem_to(body, hem, word, lift),
+        )
+        if found
+    )
+    if wide and hem.height < FLOOR_BELOW - 1.0:
+        text = Sentence.of(
+            "The hem would lie {by} on the ground in these shoes: a hazard on stairs.", by=max(0.0, -hem.height)
+        )
+        yield Check("length", "caution", "Trails", text, max(hem.height, 0.0), mends)
+    elif not wide and hem.height < body.height("ankle_bone") + lift - FLOOR_BELOW:
+        by = body.height("ankle_bone") + lift - hem.height
+        text = Sentence.of("{by} more than reaches the ankle bone: it bunches there.", by=by)
+        yield Check("length", "against", "Bunches at the ankle", text, body.height("ankle_bone") + lift, mends)
+    elif hem.at in ("mid_calf", "lower_calf", "below_knee"):
+        text = Sentence.of(f"It ends {{height}} up, {place(hem.at)}: a short leg line on anybody.", height=hem.height)
+        yield Check("length", "watch", "Ends on the calf", text, hem.height)
+    else:
+        text = Sentence.of(f"It ends {{height}} above the ground, {_place(hem)}.", height=hem.height)
+        yield Check("length", "fits", f"Ends {place(hem.at)}", text, hem.height)
+
+
+def _place(edge: LandedEdge) -> str:
+    """Where an edge lands in words, and what would settle it where more than one is possible."""
+    if len(edge.either) < 2 or edge.measure is None:
+        return place(edge.at)
+    either = " or ".join(place(word) for word in edge.either)
+    return f"{either}: measure the {said(edge.measure)} to settle it"
+
+
+def _hanging_hem(of: Fitting, hem: LandedEdge) -> Iterator[Check]:
+    """A skirt's, dress's, top's or layer's hem: never at the fullest calf, not across the fullest hip."""
+    body, lift = of.body, of.lift
+    for level, name, shorter in (("calf", "fullest calf", "below_knee"), ("hip", "fullest hip", "high_hip")):
+        wide = body.height(level) + lift
+        if abs(hem.height - wide) > ON_WIDE:
+            continue
+        off = abs(hem.height - wide)
+        text = Sentence.of(f"It ends {{off}} from the {name}: a line across the widest place.", off=off)
+        mend = alter.hem_to(body, hem, shorter, lift)
+        yield Check("length", "against", f"Ends on the {name}", text, hem.height, (mend,) if mend else ())
+        return
+    text = Sentence.of(f"It ends {{height}} above the ground, {_place(hem)}.", height=hem.height)
+    yield Check("length", "fits", f"Ends {place(hem.at)}", text, hem.height)
+
+
+def _shaft(of: Fitting) -> Iterator[Check]:
+    """A boot's shaft against the leg it stands at."""
+    girth, top = of.piece.figure("shaft_girth_cm"), of.edge("cover")
+    if of.piece.kind not in BOOTS or girth is None or top is None:
+        return
+    leg = max(of.body.leg_girth(height) for height in _levels(of.body, top.height - of.lift))
+    off = girth - leg
+    if off < 0:
+        text = Sentence.of("The shaft is {by} smaller than the leg it goes round.", by=-off)
+        yield Check("shaft", "against", "Does not close", text, top.height, (alter.other_size(-off + 0.5, "shaft"),))
+    else:
+        text = Sentence.of("{by} of room between shaft and leg.", by=off)
+        yield Check(
+            "shaft",
+            "fits" if off <= 6 else "watch",
+            "Shaft closes" if off <= 6 else "Shaft stands off",
+            text,
+            top.height,
+        )
+
+
+def _levels(body: Body, top: float) -> tuple[float, ...]:
+    """Heights from the narrow ankle up to the shaft's top that its girth has to pass."""
+    calf = body.height("calf")
+    return (top, min(calf, top)) if top > body.height("narrow_ankle") else (top,)
+
+
+def _sitting(of: Fitting) -> Iterator[Check]:
+    """What sitting does to a hem, for who lives or works seated."""
+    hem = of.edge("hem")
+    if not of.seated or hem is None or of.piece.slot not in ("bottom", "one_piece"):
+        return
+    rises = SEATED_RISE * of.body.girth("knee")
+    text = Sentence.of("Sitting, it rises by about {rises}, to {to}.", rises=rises, to=hem.height + rises)
+    bare = of.has_legs and hem.height + rises > landed_height(of.body, "ankle", of.lift) + 8.0
+    yield Check("sitting", "watch" if bare else "fits", "Rises when sitting", text, hem.height)

@@ -1,0 +1,60 @@
+"""The verbs of shopping: a client's numbers, and a piece from a shop landed on their body."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Any
+
+from craft.advise.shopping import Number, shopping_numbers
+from craft.body import Body
+from craft.cloth import Piece
+from craft.cloth.description import Description, read_description
+from craft.fit import Landed, land
+from craft.schools import Schools
+from craft.units import Unit
+from craft.wear.shoes import BOOTS, barefoot_on
+from studio.bodies.known import body_of
+from studio.people.models import Client, Member
+
+
+@dataclass(frozen=True)
+class Shopper:
+    """A client as a shop meets them."""
+
+    name: str
+    body: Body
+    schools: Schools
+    heels: bool
+    seated: bool
+    unit: Unit
+
+
+def shopper_of(member: Member, client_id: Any) -> Shopper:
+    """The client's body as it is known today, with what they will not wear. Raises Http404."""
+    client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
+    return Shopper(
+        client.name,
+        body_of(client),
+        Schools.of(client.studio.schools),
+        heels="heels" not in client.aims.get("wont", ()),
+        seated=bool(client.brief.get("seated")),
+        unit=client.studio.unit,
+    )
+
+
+def numbers_for(shopper: Shopper) -> tuple[Number, ...]:
+    """Everything to shop with."""
+    return shopping_numbers(shopper.body, shopper.schools, heels=shopper.heels)
+
+
+def read_and_land(shopper: Shopper, text: str, heel: float) -> tuple[Description, Landed]:
+    """A pasted description, read and landed in a heel of so many cm. Raises NothingRead."""
+    told = read_description(text, shopper.unit)
+    return told, land_on(shopper, told.piece, heel)
+
+
+def land_on(shopper: Shopper, piece: Piece, heel: float) -> Landed:
+    """A piece on this body. A boot brings its own heel."""
+    own = piece.figure("heel_cm") if piece.kind in BOOTS else None
+    shoes = barefoot_on(heel if own is None else own)
+    return land(shopper.body, piece, shoes, shopper.schools, seated=shopper.seated)

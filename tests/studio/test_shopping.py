@@ -1,0 +1,73 @@
+"""Shopping numbers of a client, and a pasted description placed on their body."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from tests.studio.conftest import House
+
+MEASURED = {
+    "stature": "165",
+    "crotch_height": "76",
+    "narrow_ankle_height": "10.5",
+    "calf": "37",
+    "front_rise_navel": "28",
+}
+
+
+def measured(house: House) -> str:
+    for measure, typed in MEASURED.items():
+        house.read(measure, typed)
+    return f"/clients/{house.client.id}/shopping"
+
+
+def by_name(told: dict[str, Any]) -> dict[str, Any]:
+    return {f"{number['name']} {number['worn']}".strip(): number for number in told["numbers"]}
+
+
+def test_numbers_follow_the_tape_and_say_how_sure_they_are(house: House) -> None:
+    path = measured(house)
+    told = by_name(house.api.ask("GET", path).told)
+    ankle = told["inseam, ankle length any shoe"]
+    assert (ankle["low"], ankle["high"], ankle["settled"]) == (63.0, 66.0, True)
+    assert told["chest, fitted"]["settled"] is False and told["chest, fitted"]["spread"] > 3
+    house.read("bust", "92")
+    assert by_name(house.api.ask("GET", path).told)["chest, fitted"]["settled"] is True
+
+
+def test_who_will_not_wear_heels_gets_flat_lengths_only(house: House) -> None:
+    path = measured(house)
+    assert {n["worn"] for n in house.api.ask("GET", path).told["numbers"]} >= {"a high heel", "flat shoes"}
+    house.api.ask("PATCH", f"/clients/{house.client.id}", {"version": 1, "aims": {"wont": ["heels"]}})
+    told = house.api.ask("GET", path).told
+    assert told["heels"] is False and {n["worn"] for n in told["numbers"]} == {"", "any shoe", "flat shoes"}
+
+
+def test_a_pasted_description_is_placed_and_what_is_no_figure_is_said(house: House) -> None:
+    path = f"{measured(house)}/place"
+    text = "High-rise straight jeans. Front rise 25 cm, inseam 30in, leg opening 19 cm"
+    told = house.api.ask("POST", path, {"text": text, "heel_cm": 1.5}).told
+    assert told["name"] == "straight jeans" and told["lift"] == 1.5
+    assert {figure["key"]: figure["doubled"] for figure in told["read"]} == {
+        "front_rise_cm": False,
+        "inseam_cm": False,
+        "leg_opening_cm": True,
+    }
+    checks = {check["key"]: check for check in told["checks"]}
+    assert "label says high" in checks["rise"]["text"]
+    assert checks["length"]["stance"] == "against" and checks["length"]["alterations"]
+    higher = house.api.ask("POST", path, {"text": text, "heel_cm": 7}).told
+    hem = {edge["key"]: edge["height"] for edge in higher["edges"]}["hem"]
+    assert round(hem - {edge["key"]: edge["height"] for edge in told["edges"]}["hem"], 1) == 5.5
+    refused = house.api.ask("POST", path, {"text": "a lovely pair"})
+    assert refused.status_code == 422 and "No figure was found" in refused.told["message"]
+    assert house.api.ask("POST", path, {"text": "inseam 70", "heel_cm": 99}).status_code == 422
+
+
+def test_sentences_are_said_in_the_studios_unit(house: House) -> None:
+    path = measured(house)
+    house.api.ask("PATCH", "/studio", {"version": 1, "unit": "in"})
+    reasons = " ".join(number["reason"] for number in house.api.ask("GET", path).told["numbers"])
+    assert " in " in reasons and " cm" not in reasons
+    told = house.api.ask("POST", f"{path}/place", {"text": "jeans inseam 30"}).told
+    assert told["read"][0]["cm"] == 76.2
