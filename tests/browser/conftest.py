@@ -183,8 +183,8 @@ class Stylist:
 
     def step(self, name: str) -> None:
         """Go to a step by its key, whatever has the focus."""
-        keys = {"brief": "1", "measure": "2", "read": "3", "dress": "4", "looks": "5", "history": "6", "records": "7"}
-        self.chord(Keys.ALT, keys[name])
+        steps = ("brief", "measure", "read", "shop", "dress", "looks", "history", "records")
+        self.chord(Keys.ALT, str(steps.index(name) + 1))
         self.wait(lambda: self.driver.current_url.endswith(f"#{name}"), f"the step {name}")
         self.find("[data-panel]")
 

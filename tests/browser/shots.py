@@ -71,6 +71,15 @@ def shoot(stylist: Stylist) -> None:
         stylist.step(step)
         stylist.find(shows)
         take(stylist, step)
+    stylist.step("shop")
+    stylist.find("[data-number]")
+    take(stylist, "shop")
+    stylist.find("textarea").send_keys(
+        "High-rise straight jeans, 2 % elastane.", " Front rise 25 cm, inseam 30in, leg opening 19 cm"
+    )
+    stylist.press(Keys.ENTER)
+    stylist.find("[data-check=length]")
+    take(stylist, "placed")
     stylist.step("records")
     stylist.find("textarea").send_keys("measure,value (cm)\nwaist,74.4\nhip,1000\nelbow grease,4")
     stylist.tab_to("form button")

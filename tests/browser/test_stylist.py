@@ -136,10 +136,10 @@ def test_turned_screen_shows_no_girth_and_nothing_against(stylist: Stylist) -> N
     stylist.press("t")
     stylist.wait(lambda: not stylist.all("[data-stance=against], [data-stance=caution]"))
     assert not stylist.all("[data-testid=verdict]")
-    for step in ("measure", "read", "history"):
+    for step in ("measure", "read", "shop", "history"):
         stylist.step(step)
         stylist.find("svg[role=img]")
-        assert not stylist.all("[data-figure], caption + thead.sr-only, [data-testid=changed]"), step
+        assert not stylist.all("[data-figure], [data-number], caption + thead.sr-only, [data-testid=changed]"), step
         # No girth of hers is on the screen: neither 100 nor 92 nor 74, nor the cm they are said in.
         shown = stylist.find("main").text
         assert " cm" not in shown and not {"100", "92", "84"} & set(shown.split()) - {"100"}, step
@@ -185,6 +185,7 @@ def test_axe_finds_nothing_on_any_screen(stylist: Stylist) -> None:
         "brief": "textarea",
         "measure": "button[data-main]",
         "read": "[data-testid=shape]",
+        "shop": "[data-number]",
         "dress": "[data-testid=verdict]",
         "looks": "main li",
         "history": "[data-testid=changed] li",
@@ -222,7 +223,7 @@ def test_nothing_is_cut_off_at_the_sizes_we_promise(stylist: Stylist, width: int
     stylist.sign_in()
     stylist.open("Ottoline")
     stylist.find("[data-testid=verdict]")
-    for step in ("brief", "read", "measure", "looks", "history", "records", "dress"):
+    for step in ("brief", "read", "measure", "shop", "looks", "history", "records", "dress"):
         stylist.step(step)
         assert stylist.driver.execute_script("return document.documentElement.scrollWidth") <= width
         assert stylist.driver.execute_script("return document.documentElement.scrollHeight") <= height, step

@@ -44,7 +44,7 @@ class Number:
     """One figure to shop with, cm: where it does well and where it does not.
 
     `heights` are where the good range lands above the ground, barefoot or in the shoe named, for what has
-    a height; `spread` is one deviation of the whole, cm.
+    a height, and `poor_heights` where the poor one does (`poor_why` in words); `spread` is one deviation of the whole, cm.
     """
 
     key: str
@@ -54,6 +54,8 @@ class Number:
     good: Range
     poor: Range | None
     heights: Range | None
+    poor_heights: Range | None
+    poor_why: str
     reason: Sentence
     rests_on: tuple[str, ...]
     spread: float
@@ -86,13 +88,21 @@ def _number(
     worn: str = "",
     poor: Range | None = None,
     heights: Range | None = None,
+    poor_heights: Range | None = None,
+    poor_why: str = "",
 ) -> Number:
     names = tuple(rests_on)
     sources = [body.quantity(one) for one in names]
     spread = math.hypot(*(source.spread for source in sources))
     settled = all(source.settled for source in sources)
-    low, high = (round(end * 2) / 2 for end in good)
-    return Number(key, group, name, worn, (low, high), poor, heights, reason, names, spread, settled)
+    return Number(
+        key, group, name, worn, _halves(good), poor and _halves(poor), heights, poor_heights, poor_why, reason, names, spread, settled
+    )  # fmt: skip
+
+
+def _halves(ends: Range) -> Range:
+    """A range as a tape is read in a shop: to the half cm."""
+    return round(ends[0] * 2) / 2, round(ends[1] * 2) / 2
 
 
 def _rises(body: Body, schools: Schools) -> Iterator[Number]:
@@ -158,7 +168,7 @@ def _legs(body: Body) -> Iterator[Number]:
     )
     yield _number(
         body, "leg_opening_cm", group, "leg opening, straight", (calf + HANGS_STRAIGHT, calf + HANGS_STRAIGHT + 6), text, ("calf",),
-        poor=(0.0, calf + SLIM_STRAIGHT),
+        poor=(0.0, calf + SLIM_STRAIGHT), poor_why="reads slim on this calf",
     )  # fmt: skip
     text = Sentence("Close past the calf and still out over the heel.")
     yield _number(body, "leg_opening_cm", group, "leg opening, slim", (calf - 6, calf - 1), text, ("calf",))
@@ -191,10 +201,11 @@ def _skirts(body: Body) -> Iterator[Number]:
         for word, name in _GOOD_HEMS:
             at = landed_height(body, word, 0.0)
             length = top - at + extra
-            text = Sentence.of(f"Measured {start}: ends {{at}} up. Not at the fullest calf.", at=at)
+            text = Sentence.of(f"Measured {start}: ends {{at}} up.", at=at)
             yield _number(
                 body, "length_cm", group, f"length, {name}", (length - 1.5, length + 1.5), text, (rests_on, "calf_height"),
-                poor=poor, heights=(at - 1.5, at + 1.5),
+                poor=poor, heights=(at - 1.5, at + 1.5), poor_heights=(calf - ON_WIDE, calf + ON_WIDE),
+                poor_why="ends on the fullest calf",
             )  # fmt: skip
 
 
@@ -215,6 +226,7 @@ def _tops(body: Body) -> Iterator[Number]:
         yield _number(
             body, "length_cm", group, name, (length - 1.5, length + 1.5), Sentence(why), ("shoulder_height", "hip_height"),
             poor=poor if word != "knee" else None, heights=(at - 1.5, at + 1.5),
+            poor_heights=(hip - ON_WIDE, hip + ON_WIDE) if word != "knee" else None, poor_why="ends on the fullest hip",
         )  # fmt: skip
     bust = body.girth("bust")
     for fit in ("fitted", "skimming", "relaxed"):
@@ -232,6 +244,7 @@ def _tops(body: Body) -> Iterator[Number]:
     yield _number(
         body, "neck_depth_cm", "Tops", "neckline depth, V or scoop", (0.55 * drop, 0.9 * drop), text, ("shoulder_height", "bust_height"),
         poor=(0.98 * drop, 1.4 * drop), heights=(shoulder - 0.9 * drop, shoulder - 0.55 * drop),
+        poor_heights=(shoulder - 1.4 * drop, shoulder - 0.98 * drop), poor_why="falls to the bust line",
     )  # fmt: skip
 
 
@@ -240,12 +253,12 @@ def _rest(body: Body) -> Iterator[Number]:
     text = Sentence("Ends on the narrow place, or a little over it.")
     yield _number(
         body, "shaft_cm", "Boots", "shaft height, ankle boot", (narrow, narrow + 4), text, ("narrow_ankle_height",),
-        poor=(calf - 6, calf + 3), heights=(narrow, narrow + 4),
+        poor=(calf - 6, calf + 3), heights=(narrow, narrow + 4), poor_heights=(calf - 6, calf + 3), poor_why="ends on the fullest calf",
     )  # fmt: skip
     text = Sentence("Ends above the fullest calf, under the knee.")
     yield _number(
         body, "shaft_cm", "Boots", "shaft height, tall", (knee - 8, knee - 3), text, ("knee_height", "calf_height"),
-        poor=(calf - 6, calf + 3), heights=(knee - 8, knee - 3),
+        poor=(calf - 6, calf + 3), heights=(knee - 8, knee - 3), poor_heights=(calf - 6, calf + 3), poor_why="ends on the fullest calf",
     )  # fmt: skip
     girth = body.girth("calf")
     text = Sentence("Round your fullest calf, with room for a close leg inside.")

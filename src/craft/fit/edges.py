@@ -35,9 +35,11 @@ def place(word: str) -> str:
     >>> place("below_knee"), place("ankle")
     ('below the knee', 'at the ankle')
     """
-    return _PLACES.get(
-        word, f"at the {said(word)}" if not word.startswith(("at_", "above_", "over_", "on_", "below_")) else said(word)
-    )
+    if word in _PLACES:
+        return _PLACES[word]
+    # Rises, and places that say themselves where they are.
+    placed = word.endswith("_rise") or word.startswith(("at_", "above_", "over_", "on_", "below_"))
+    return said(word) if placed else f"at the {said(word)}"
 
 
 @dataclass(frozen=True, slots=True)

@@ -47,6 +47,9 @@ class NumberOut(BaseModel):
     poor_high: float | None
     lands_low: float | None
     lands_high: float | None
+    poor_lands_low: float | None
+    poor_lands_high: float | None
+    poor_why: str
     reason: str
     rests_on: list[str]
     spread: float
@@ -165,7 +168,7 @@ def _number(number: Number, unit: Unit) -> NumberOut:
     def ends(pair: tuple[float, float] | None) -> tuple[float | None, float | None]:
         return (None, None) if pair is None else (round(pair[0], 1), round(pair[1], 1))
 
-    poor, lands = ends(number.poor), ends(number.heights)
+    poor, lands, poor_lands = ends(number.poor), ends(number.heights), ends(number.poor_heights)
     return NumberOut(
         key=number.key,
         group=number.group,
@@ -177,6 +180,9 @@ def _number(number: Number, unit: Unit) -> NumberOut:
         poor_high=poor[1],
         lands_low=lands[0],
         lands_high=lands[1],
+        poor_lands_low=poor_lands[0],
+        poor_lands_high=poor_lands[1],
+        poor_why=number.poor_why,
         reason=number.reason.say(unit),
         rests_on=[label(name) for name in number.rests_on],
         spread=round(number.spread, 1),

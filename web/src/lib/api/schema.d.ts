@@ -556,6 +556,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client_id}/shopping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Numbers
+         * @description The client's body as the numbers to shop with.
+         */
+        get: operations["studio_shopping_api_numbers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/shopping/place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Placed
+         * @description A pasted product description or size-chart row, read and placed on the body.
+         */
+        post: operations["studio_shopping_api_placed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client_id}/file": {
         parameters: {
             query?: never;
@@ -1764,6 +1804,8 @@ export interface components {
             leg_opening_cm?: number | null;
             /** Length Cm */
             length_cm?: number | null;
+            /** Neck Depth Cm */
+            neck_depth_cm?: number | null;
             /** Outseam Cm */
             outseam_cm?: number | null;
             /** Platform Cm */
@@ -1776,10 +1818,20 @@ export interface components {
             shoulder_cm?: number | null;
             /** Sleeve Cm */
             sleeve_cm?: number | null;
+            /** Stretch Pct */
+            stretch_pct?: number | null;
             /** Thigh Cm */
             thigh_cm?: number | null;
+            /** Torso Loop Cm */
+            torso_loop_cm?: number | null;
+            /** Under Bust Cm */
+            under_bust_cm?: number | null;
+            /** Upper Arm Cm */
+            upper_arm_cm?: number | null;
             /** Waist Cm */
             waist_cm?: number | null;
+            /** Width Cm */
+            width_cm?: number | null;
         };
         /** Pieces */
         Pieces: {
@@ -1979,6 +2031,198 @@ export interface components {
             pieces: components["schemas"]["PieceWords"][];
             /** Version */
             version: number;
+        };
+        /** Landmark */
+        Landmark: {
+            /** Name */
+            name: string;
+            /** Label */
+            label: string;
+            /** Cm */
+            cm: number;
+            /** Spread */
+            spread: number;
+            /** Settled */
+            settled: boolean;
+        };
+        /**
+         * NumberOut
+         * @description One figure to shop with, cm: the range that does well, one that does not, where it lands, and why.
+         */
+        NumberOut: {
+            /** Key */
+            key: string;
+            /** Group */
+            group: string;
+            /** Name */
+            name: string;
+            /** Worn */
+            worn: string;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /** Poor Low */
+            poor_low: number | null;
+            /** Poor High */
+            poor_high: number | null;
+            /** Lands Low */
+            lands_low: number | null;
+            /** Lands High */
+            lands_high: number | null;
+            /** Poor Lands Low */
+            poor_lands_low: number | null;
+            /** Poor Lands High */
+            poor_lands_high: number | null;
+            /** Poor Why */
+            poor_why: string;
+            /** Reason */
+            reason: string;
+            /** Rests On */
+            rests_on: string[];
+            /** Spread */
+            spread: number;
+            /** Settled */
+            settled: boolean;
+        };
+        /**
+         * NumbersOut
+         * @description The client's shopping numbers, with the figure and its landmarks to draw them on.
+         */
+        NumbersOut: {
+            /** Client */
+            client: string;
+            /** Numbers */
+            numbers: components["schemas"]["NumberOut"][];
+            /** Landmarks */
+            landmarks: components["schemas"]["Landmark"][];
+            /** Outline */
+            outline: components["schemas"]["Outline"][];
+            /** Stature */
+            stature: number;
+            /** Heels */
+            heels: boolean;
+        };
+        /** AlterationOut */
+        AlterationOut: {
+            /** Key */
+            key: string;
+            /**
+             * Cost
+             * @enum {string}
+             */
+            cost: "free" | "shoe" | "tailor" | "shop";
+            /** Cm */
+            cm: number;
+            /** Text */
+            text: string;
+            /** Reaches */
+            reaches: string;
+        };
+        /** CheckOut */
+        CheckOut: {
+            /** Key */
+            key: string;
+            /**
+             * Stance
+             * @enum {string}
+             */
+            stance: "fits" | "watch" | "against" | "caution";
+            /** Title */
+            title: string;
+            /** Text */
+            text: string;
+            /** Height */
+            height: number;
+            /** Alterations */
+            alterations: components["schemas"]["AlterationOut"][];
+        };
+        /** EaseAt */
+        EaseAt: {
+            /** Zone */
+            zone: string;
+            /** Height */
+            height: number;
+            /** Cm */
+            cm: number;
+            /** Word */
+            word: string;
+            /** Strain */
+            strain: number;
+            /** Settled */
+            settled: boolean;
+        };
+        /**
+         * EdgeAt
+         * @description Where an edge of the piece lands: cm above the ground, in words, and what else it may be.
+         */
+        EdgeAt: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Height */
+            height: number;
+            /** Spread */
+            spread: number;
+            /** Settled */
+            settled: boolean;
+            /** Place */
+            place: string;
+            /** Either */
+            either: string[];
+            /** Measure */
+            measure: string | null;
+        };
+        /** FigureRead */
+        FigureRead: {
+            /** Key */
+            key: string;
+            /** Label */
+            label: string;
+            /** Cm */
+            cm: number;
+            /** Doubled */
+            doubled: boolean;
+        };
+        /**
+         * PlacedOut
+         * @description A piece from a shop on this body.
+         */
+        PlacedOut: {
+            /** Name */
+            name: string;
+            /** Piece */
+            piece: {
+                [key: string]: unknown;
+            };
+            /** Read */
+            read: components["schemas"]["FigureRead"][];
+            /** Unread */
+            unread: string[];
+            /** Lift */
+            lift: number;
+            /**
+             * Stance
+             * @enum {string}
+             */
+            stance: "fits" | "watch" | "against" | "caution";
+            /** Edges */
+            edges: components["schemas"]["EdgeAt"][];
+            /** Eases */
+            eases: components["schemas"]["EaseAt"][];
+            /** Checks */
+            checks: components["schemas"]["CheckOut"][];
+        };
+        /** Pasted */
+        Pasted: {
+            /** Text */
+            text: string;
+            /**
+             * Heel Cm
+             * @default 0
+             */
+            heel_cm: number;
         };
         /**
          * ClientFile
@@ -3122,6 +3366,63 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LookOut"];
+                };
+            };
+        };
+    };
+    studio_shopping_api_numbers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NumbersOut"];
+                };
+            };
+        };
+    };
+    studio_shopping_api_placed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pasted"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlacedOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
                 };
             };
         };

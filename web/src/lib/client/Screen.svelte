@@ -23,6 +23,8 @@
   import Past from "$lib/past/Past.svelte";
   import ReadStep from "$lib/read/ReadStep.svelte";
   import Records from "$lib/records/Records.svelte";
+  import { Shop } from "$lib/shop/shop.svelte";
+  import ShopStep from "$lib/shop/ShopStep.svelte";
   import { studio } from "$lib/studio.svelte";
   import Header from "$lib/ui/Header.svelte";
   import Help from "$lib/ui/Help.svelte";
@@ -42,6 +44,7 @@
   const held = new ClientState(given.client, history);
   const table = new LookTable(given.client.id, given.words, history);
   const measuring = new Measuring(given.client.id, given.known, history, () => (stale = true));
+  const shop = new Shop(given.client.id);
   $effect.pre(() => void (measuring.known = known));
 
   let trouble = $state<string | null>(null);
@@ -194,6 +197,8 @@
     <MeasureStep {measuring} client={held.client} />
   {:else if step === "read"}
     <ReadStep client={held.client} {measuring} {table} />
+  {:else if step === "shop"}
+    <ShopStep client={held.client} {shop} />
   {:else if step === "history"}
     <Past client={held.client} {measuring} />
   {:else if step === "records"}

@@ -3,6 +3,7 @@ export const STEPS = [
   ["brief", "Brief"],
   ["measure", "Measure"],
   ["read", "Read"],
+  ["shop", "Shop"],
   ["dress", "Dress"],
   ["looks", "Looks"],
   ["history", "History"],

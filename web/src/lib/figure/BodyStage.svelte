@@ -23,21 +23,25 @@
     over?: Snippet<[number]>;
     /** Another outline laid over it, basted: how it was. */
     ghost?: Schemas["Outline"][];
+    /** How far shoes lift the body off the floor, cm. */
+    lift?: number;
     /** Kept free for labels at the right, px. */
     room?: number;
   }
-  const { name, outline, stature, marks, over, ghost = [], room = 156 }: Props = $props();
+  const { name, outline, stature, marks, over, ghost = [], lift = 0, room = 156 }: Props = $props();
   const scale = useScale();
   const RULE = 34;
   const SIDE = 112;
 
   $effect(() => {
-    scale.tall = stature + 4;
+    scale.tall = stature + lift + 4;
   });
   const middle = $derived(RULE + SIDE + (scale.width - RULE - SIDE - room) / 2);
   const path = (points: number[][]) =>
     points
-      .map(([x, y]) => `${(middle + (x ?? 0) * scale.perCm).toFixed(1)},${scale.y(y ?? 0).toFixed(1)}`)
+      .map(
+        ([x, y]) => `${(middle + (x ?? 0) * scale.perCm).toFixed(1)},${scale.y((y ?? 0) + lift).toFixed(1)}`,
+      )
       .join(" ");
 </script>
 
@@ -60,7 +64,7 @@
       </g>
     {/if}
     {@render over?.(middle)}
-    <Rule landmarks={marks} lift={0} x={RULE} />
+    <Rule landmarks={marks} {lift} x={RULE} />
   </svg>
   <ol class="sr-only" aria-label="Landmarks, top to bottom">
     {#each marks.toSorted((a, b) => b.cm - a.cm) as mark (mark.name)}

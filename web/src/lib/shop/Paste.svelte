@@ -1,0 +1,79 @@
+<script lang="ts">
+  /** A product description pasted in, the shoe it is tried with, and what was read of it. */
+  import { studio } from "../studio.svelte";
+  import { length, said } from "../units";
+  import type { Shop } from "./shop.svelte";
+
+  const { shop, clientId }: { shop: Shop; clientId: string } = $props();
+  const HEELS = [
+    ["barefoot", 0],
+    ["flat shoes", 2],
+    ["a kitten heel", 4.5],
+    ["a mid heel", 6.5],
+    ["a high heel", 9.5],
+  ] as const;
+  const heels = $derived(shop.numbers?.heels === false ? HEELS.slice(0, 2) : HEELS);
+  const EXAMPLE = "High-rise straight jeans, 2 % elastane. Front rise 27 cm, inseam 30in, leg opening 19 cm";
+
+  function submit(event: SubmitEvent) {
+    event.preventDefault();
+    void shop.place();
+  }
+</script>
+
+<form onsubmit={submit}>
+  <label class="block">
+    <span class="heading text-lg">What the shop says</span>
+    <textarea
+      class="field mt-1 block resize-y text-sm"
+      rows="5"
+      maxlength="4000"
+      placeholder={EXAMPLE}
+      bind:value={shop.text}
+      aria-invalid={shop.unread ? "true" : undefined}
+      aria-describedby={shop.unread ? "unread" : undefined}
+      onkeydown={(event) => {
+        if (event.key === "Enter" && !event.shiftKey) {
+          event.preventDefault();
+          void shop.place();
+        }
+      }}></textarea>
+  </label>
+  {#if shop.unread}<p id="unread" role="alert" class="mt-1 text-sm text-madder">{shop.unread}</p>{/if}
+  <label class="mt-2 flex items-center gap-2 text-sm">
+    Worn with
+    <select class="field w-auto" bind:value={shop.heel} onchange={() => void shop.place()}>
+      {#each heels as [name, cm] (cm)}<option value={cm}>{name}</option>{/each}
+    </select>
+  </label>
+  <div class="mt-2 flex gap-2">
+    <button class="press" data-main disabled={shop.busy || !shop.text.trim()}
+      >Place it <span class="key">Enter</span></button
+    >
+    {#if shop.placed || shop.text}
+      <button class="press" type="button" onclick={() => shop.clear()}>Take it off</button>
+    {/if}
+  </div>
+</form>
+{#if shop.placed && !studio.turned}
+  <section class="mt-4" aria-labelledby="read-title">
+    <h2 id="read-title" class="heading">Read as {shop.placed.name}</h2>
+    <ul class="text-sm">
+      {#each shop.placed.read as figure (figure.key)}
+        <li class="flex items-baseline gap-2 border-b border-chalk py-0.5">
+          <span class="grow first-letter:uppercase">{figure.label}</span>
+          <span class="font-semibold text-chalk">
+            {figure.key.endsWith("_pct") ? `${figure.cm} %` : length(figure.cm, studio.unit)}
+          </span>
+          {#if figure.doubled}<span class="text-bark">flat, doubled</span>{/if}
+        </li>
+      {/each}
+    </ul>
+    {#if shop.placed.unread.length}
+      <p class="mt-1 text-sm text-bark">Not used for this kind: {shop.placed.unread.map(said).join(", ")}.</p>
+    {/if}
+  </section>
+{/if}
+<p class="mt-5 border-t border-grain pt-3 text-sm">
+  <a class="quiet" href="/people/{clientId}/numbers">The numbers for phone and paper</a>
+</p>

@@ -1,0 +1,47 @@
+/** What a client takes to the shop: their numbers, and a piece from a shop placed on their body. */
+import { api, ask, type Schemas } from "../api/client";
+
+export class Shop {
+  numbers = $state.raw<Schemas["NumbersOut"] | null>(null);
+  placed = $state.raw<Schemas["PlacedOut"] | null>(null);
+  trouble = $state<string | null>(null);
+  /** What is wrong with the pasted text. */
+  unread = $state<string | null>(null);
+  busy = $state(false);
+  text = $state("");
+  /** The shoe it is tried with, cm of heel. */
+  heel = $state(2);
+  group = $state("Trousers and jeans");
+
+  constructor(readonly clientId: string) {}
+
+  readonly groups = $derived([...new Set((this.numbers?.numbers ?? []).map((number) => number.group))]);
+  readonly shown = $derived((this.numbers?.numbers ?? []).filter((number) => number.group === this.group));
+  readonly marks = $derived(this.numbers?.landmarks ?? []);
+
+  async load(): Promise<void> {
+    const told = await ask(api.GET("/api/clients/{client_id}/shopping", this.#path()));
+    this.trouble = "refusal" in told ? told.refusal.message : null;
+    if ("data" in told) this.numbers = told.data;
+  }
+
+  /** Read the pasted text and place it; again for every other heel. */
+  async place(): Promise<void> {
+    if (!this.text.trim()) return;
+    this.busy = true;
+    const body = { text: this.text, heel_cm: this.heel };
+    const told = await ask(api.POST("/api/clients/{client_id}/shopping/place", { ...this.#path(), body }));
+    this.busy = false;
+    this.unread = "refusal" in told ? told.refusal.message : null;
+    if ("data" in told) this.placed = told.data;
+  }
+
+  clear(): void {
+    this.placed = this.unread = null;
+    this.text = "";
+  }
+
+  #path() {
+    return { params: { path: { client_id: this.clientId } } };
+  }
+}
