@@ -25,11 +25,15 @@ from urllib.parse import quote
 from bench import crowd
 from craft.assessment import assess, picture
 from craft.body import Body, Measures
+from craft.cloth.quick import read_line
+from craft.fit import land
 from craft.look import Look
+from craft.wear.shoes import barefoot_on
 from house import serve, setup
 from house.places import PYTHON, ROOT, WEB
 from house.postgres import free_port
 from studio.people.demo import PEOPLE, STYLISTS
+from studio.people.demo_rack import RACKS
 
 ROUNDS = 400
 REQUESTS = 300
@@ -83,6 +87,15 @@ def in_process(unit: float) -> None:
         timed(one(call), 40)
     say("assess a three-piece look, with its mends", timed(one(bare), ROUNDS), unit, "aim: median under 3 ms")
     say("... and draw it", timed(one(drawn), ROUNDS), unit, "")
+    rack = [read_line(line) for lines in RACKS.values() for line, _ in lines]
+    rack = [rack[at % len(rack)] for at in range(300)]
+
+    def whole() -> None:
+        for piece in rack:
+            land(bodies[0], piece, barefoot_on(2.0))
+
+    timed(whole, 2)
+    say("land and fit-check a rack of 300 pieces", timed(whole, 15), unit, "aim: under 150 ms")
 
 
 class Visitor:
@@ -143,6 +156,8 @@ def crowded(visitor: Visitor, unit: float) -> None:
         "... history": [f"{path}/sessions"],
         "... reading of the body": [f"{path}/reading"],
         "... next best measure": [f"{path}/next"],
+        "... shopping numbers": [f"{path}/shopping"],
+        "... a rack of 300 pieces": [f"{path}/rack"],
     }
     for name, asked in screens.items():
 

@@ -9,7 +9,7 @@ from decimal import Decimal
 
 import django
 
-CLIENTS, SESSIONS = 2000, 50
+CLIENTS, SESSIONS, PIECES = 2000, 50, 300
 FIRST = ("Wenna", "Corin", "Ailsa", "Bram", "Delphine", "Edmund", "Flora", "Gwenda", "Hollis", "Isolde")
 LAST = ("Rookley", "Thistlewood", "Marchbank", "Ormerod", "Pennyquick", "Sallow", "Underhay", "Vane", "Yarrow")
 
@@ -21,8 +21,11 @@ def fill(email: str) -> uuid.UUID:
 
     from craft.body import Body, Measures
     from craft.body.measures import MEASURES
+    from craft.cloth.quick import read_line
     from studio.bodies.models import MeasuringSession, Reading
+    from studio.people.demo_rack import RACKS
     from studio.people.models import Client, Member
+    from studio.rack.models import RackPiece
 
     chance = random.Random(7)  # noqa: S311 (a crowd, no secret)
     member = Member.objects.get(email=email)
@@ -68,6 +71,10 @@ def fill(email: str) -> uuid.UUID:
     short = MeasuringSession.objects.bulk_create(one for client in clients[1:] for one in sessions(client, 1))
     quick = ("stature", "waist", "hip", "bust")
     Reading.objects.bulk_create((row for session in short for row in readings(session, quick)), batch_size=5000)
+    lines = [read_line(line).described() for held in RACKS.values() for line, _ in held]
+    RackPiece.objects.bulk_create(
+        RackPiece(studio_id=member.studio_id, client=settled, piece=lines[at % len(lines)]) for at in range(PIECES)
+    )
     with connection.cursor() as cursor:
         # The server's own housekeeping does this within a minute of so many new rows.
         cursor.execute("ANALYZE")

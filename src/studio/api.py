@@ -27,6 +27,10 @@ from studio.looks.models import Look
 from studio.people.api import StudioOut, client_out
 from studio.people.api import router as people
 from studio.people.models import Client, Studio
+from studio.rack.api import rack_piece_out
+from studio.rack.api import router as rack
+from studio.rack.models import RackPiece
+from studio.rack.services import landed_piece
 from studio.records.api import router as records
 from studio.shopping.api import router as shopping
 
@@ -35,6 +39,7 @@ api = NinjaAPI(title="Basilwood", version="1", auth=django_auth, docs_url=None)
 api.add_router("", people, tags=["people"])
 api.add_router("", bodies, tags=["bodies"])
 api.add_router("", looks, tags=["looks"])
+api.add_router("", rack, tags=["rack"])
 api.add_router("", shopping, tags=["shopping"])
 api.add_router("", records, tags=["records"])
 
@@ -64,6 +69,9 @@ def stale(request: HttpRequest, error: Stale) -> HttpResponse:
     shown: Any = None
     if isinstance(current, Look):
         shown = look_out(current).model_dump(mode="json", by_alias=True, exclude_none=True)
+    elif isinstance(current, RackPiece):
+        shopper, row, landed = landed_piece(request.user, current.id, 2.0)
+        shown = rack_piece_out(row, landed, shopper.body).model_dump(mode="json")
     elif isinstance(current, Client):
         shown = client_out(current).model_dump(mode="json")
     elif isinstance(current, Studio):

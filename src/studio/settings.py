@@ -28,6 +28,7 @@ INSTALLED_APPS = [
     "studio.people",
     "studio.bodies",
     "studio.looks",
+    "studio.rack",
     "studio.records",
 ]
 MIDDLEWARE = [

@@ -11,7 +11,9 @@ from django.test import Client as Browser
 
 from studio.api import api
 from studio.bodies.models import MeasuringSession
+from studio.rack.models import RackPiece
 from tests.studio.conftest import PASSWORD, House
+from tests.studio.test_rack import hang
 
 BODIES: dict[str, Any] = {
     "/clients/{client_id}": {"version": 1, "name": "Taken"},
@@ -27,6 +29,8 @@ BODIES: dict[str, Any] = {
     "/clients/{client_id}/table": {"text": "measure,value (cm)\nwaist,74"},
     "/clients/{client_id}/table/preview": {"text": "measure,value (cm)\nwaist,74"},
     "/clients/{client_id}/erase": {"name": "Pia Reed"},
+    "/clients/{client_id}/rack": {"id": "3f0c9a52-6a1e-4b6f-9d0a-0f5b7f0a7c12", "line": "white tee"},
+    "/rack/{piece_id}": {"version": 1, "name": "Taken"},
     "/clients/{client_id}/assess": {"pieces": []},
     "/clients/{client_id}/shopping/place": {"text": "inseam 70 cm"},
     "/clients/{client_id}/looks": {"name": "Taken", "pieces": []},
@@ -50,6 +54,7 @@ def filled(path: str, house: House, look: str) -> str:
         "session_id": session.id,
         "before_id": session.id,
         "reading_id": session.readings.get().id,
+        "piece_id": RackPiece.objects.get(client=house.client).id,
     }
     return re.sub(r"\{(\w+)\}", lambda found: str(ids[found[1]]), path)
 
@@ -58,6 +63,7 @@ def filled(path: str, house: House, look: str) -> str:
 def test_no_request_reaches_another_studios_row(method: str, path: str, house: House, other: House) -> None:
     look = other.keep("Theirs").told["id"]
     other.read("hip", "99")
+    hang(other, "white tee")
     before = state(other)
     address, body = filled(path, other, look), BODIES.get(path)
     answer = house.api.ask(method.upper(), address, body)
@@ -69,7 +75,7 @@ def test_no_request_reaches_another_studios_row(method: str, path: str, house: H
 
 
 def state(house: House) -> list[Any]:
-    paths = ("", "/desk", "/sessions", "/looks")
+    paths = ("", "/desk", "/sessions", "/looks", "/rack")
     return [house.api.ask("GET", f"/clients/{house.client.id}{path}").told for path in paths]
 
 

@@ -79,7 +79,7 @@ def read_description(text: str, unit: Unit = "cm") -> Description:
     ('jeans', 38.0, ('leg_opening_cm',))
     """
     low = " ".join(text.lower().replace(":", " ").split())[:4000]
-    figures, doubled, unread = _figures(low, unit)
+    figures, doubled, unread, _ = find_figures(low, unit)
     if not figures:
         raise NothingRead("No figure was found. Paste it like “front rise 27 cm, inseam 30in, leg opening 19 cm”.")
     kind = _kind(low, figures)
@@ -93,7 +93,9 @@ def read_description(text: str, unit: Unit = "cm") -> Description:
     return Description(Piece.of(described), tuple(doubled), tuple(unread))
 
 
-def _figures(text: str, unit: Unit) -> tuple[dict[str, float], list[str], list[str]]:
+def find_figures(text: str, unit: Unit) -> tuple[dict[str, float], list[str], list[str], str]:
+    """The figures named in a text, cm; those that were flat and are doubled; what was no length; and the
+    text without them."""
     figures: dict[str, float] = {}
     doubled: list[str] = []
     unread: list[str] = []
@@ -112,7 +114,10 @@ def _figures(text: str, unit: Unit) -> tuple[dict[str, float], list[str], list[s
             if cm < ROUND_FROM.get(key, 0.0):
                 cm, doubled = cm * 2, [*doubled, key]
             figures[key] = round(cm, 1)
-    return figures, doubled, unread
+    rest = list(text)
+    for start, end in taken:
+        rest[start:end] = " " * (end - start)
+    return figures, doubled, unread, "".join(rest)
 
 
 def _kind(text: str, figures: dict[str, float]) -> str:

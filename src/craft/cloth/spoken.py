@@ -3,11 +3,25 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Iterator
+from collections.abc import Iterator, Mapping
 from typing import Any
 
 from craft.cloth.piece import Piece
-from craft.cloth.words import COLOURS, DRESSED_KINDS, FABRIC, FIT, LEG_CUTS, NECK, ONE_OF, PATTERN, SLOT_OF, said
+from craft.cloth.words import (
+    COLOURS,
+    DRESS_CUTS,
+    DRESSED_KINDS,
+    FABRIC,
+    FIT,
+    LEG_CUTS,
+    NECK,
+    ONE_OF,
+    PATTERN,
+    SLOT_OF,
+    SWIM_DETAIL,
+    TOP_CUTS,
+    said,
+)
 
 #: Words that carry no choice in a spoken description.
 _FILLERS = {
@@ -47,7 +61,11 @@ _KIND_AS = {
 #: Keys whose words may be said bare, by slot, the first that knows the word wins.
 _BARE: dict[str, tuple[tuple[str, tuple[str, ...]], ...]] = {
     "top": (("fit", FIT), ("cut", ("boxy", "longline", "cropped")), ("pattern", PATTERN), ("fabric", FABRIC)),
-    "bottom": (("cut", LEG_CUTS), ("fit", FIT), ("pattern", PATTERN), ("fabric", FABRIC)),
+    "layer": (("fit", FIT), ("cut", TOP_CUTS), ("pattern", PATTERN), ("fabric", FABRIC)),
+    "one_piece": (("fit", FIT), ("cut", (*DRESS_CUTS, *LEG_CUTS)), ("pattern", PATTERN), ("fabric", FABRIC)),
+    "swim": (("swim_detail", SWIM_DETAIL), ("fit", FIT), ("pattern", PATTERN), ("fabric", FABRIC)),
+    "extra": (("belted", ONE_OF["belted"]), ("drop", ONE_OF["drop"]), ("pattern", PATTERN), ("fabric", FABRIC)),
+    "bottom": (("cut", (*LEG_CUTS, *DRESS_CUTS)), ("fit", FIT), ("pattern", PATTERN), ("fabric", FABRIC)),
     "shoes": (
         ("toe", ONE_OF["toe"]),
         ("bulk", ONE_OF["bulk"]),
@@ -59,6 +77,10 @@ _BARE: dict[str, tuple[tuple[str, tuple[str, ...]], ...]] = {
 #: Keys whose words are said together with the key: “high rise”, “front tuck”, “v neck”.
 _TOGETHER: dict[str, tuple[tuple[str, str], ...]] = {
     "top": (("tuck", "tuck"), ("neck", "neck"), ("sleeve", "sleeve"), ("hem", "")),
+    "layer": (("neck", "neck"), ("sleeve", "sleeve"), ("hem", "")),
+    "one_piece": (("neck", "neck"), ("sleeve", "sleeve"), ("hem", ""), ("belted", "belt")),
+    "swim": (("neck", "neck"),),
+    "extra": (),
     "bottom": (("rise", "rise"), ("hem", "")),
     "shoes": (("heel", "heel"), ("toe", "toe"), ("shaft", "shaft")),
 }
@@ -69,8 +91,9 @@ class NotUnderstood(ValueError):
     """Words of a description that mean nothing here; says which."""
 
 
-def hear(text: str) -> list[dict[str, Any]]:
-    """The pieces of a spoken description, in words of the vocabulary. Raises NotUnderstood.
+def hear(text: str, kinds: Mapping[str, tuple[str, ...]] = DRESSED_KINDS) -> list[dict[str, Any]]:
+    """The pieces of a spoken description, in words of the vocabulary; `kinds` are those listened for.
+    Raises NotUnderstood.
 
     >>> hear("slim black jeans, high rise, ankle; white tee full tuck")
     [{'is': 'jeans', 'cut': 'slim', 'colour': 'black', 'rise': 'high', 'hem': 'ankle'}, {'is': 'tee', 'colour': 'white', 'tuck': 'full'}]
@@ -81,7 +104,7 @@ def hear(text: str) -> list[dict[str, Any]]:
         tokens = [token for token in part.split() if token]
         if not tokens:
             continue
-        kind, rest = _kind_of(tokens)
+        kind, rest = _kind_of(tokens, kinds)
         if kind is None:
             # Said apart from its piece: it belongs to the one before, or waits for the first.
             if pieces:
@@ -100,8 +123,9 @@ def hear(text: str) -> list[dict[str, Any]]:
     return pieces
 
 
-def _kind_of(tokens: list[str]) -> tuple[str | None, list[str]]:
-    known = {said(kind): kind for kinds in DRESSED_KINDS.values() for kind in kinds} | _KIND_AS
+def _kind_of(tokens: list[str], kinds: Mapping[str, tuple[str, ...]]) -> tuple[str | None, list[str]]:
+    heard = {kind for listed in kinds.values() for kind in listed}
+    known = {name: kind for name, kind in _KIND_AS.items() if kind in heard} | {said(kind): kind for kind in heard}
     for size in (3, 2, 1):
         for at in range(len(tokens) - size + 1):
             phrase = " ".join(tokens[at : at + size])
@@ -116,9 +140,9 @@ def _add(piece: dict[str, Any], tokens: list[str]) -> None:
     at = 0
     while at < len(tokens):
         size, key, word = next(_meanings(slot, tokens, at), (1, "", ""))
-        if key in ("fabric",):
+        if key in ("fabric", "swim_detail"):
             piece[key] = [*piece.get(key, []), word]
-        elif key in ("cuffed", "rolled", "ankle_strap"):
+        elif key in ("cuffed", "rolled", "ankle_strap", "open"):
             piece[key] = True
         elif key:
             piece[key] = word
@@ -152,5 +176,7 @@ def _meanings(slot: str, tokens: list[str], at: int) -> Iterator[tuple[int, str,
             yield (size, "cuffed", "") if phrase == "cuffed" else (size, "worn", phrase)
         if slot == "shoes" and phrase in ("ankle strap", "strap"):
             yield size, "ankle_strap", ""
-        if slot == "top" and phrase in (said(word) for word in NECK):
+        if slot in ("layer", "top") and phrase in ("open", "unfastened"):
+            yield size, "open", ""
+        if slot in ("top", "layer", "one_piece") and phrase in (said(word) for word in NECK):
             yield size, "neck", phrase.replace(" ", "_")

@@ -33,6 +33,12 @@ class Alteration:
     reaches: Sentence
 
 
+#: What moves a top's edge for nothing (brief, section 5).
+TUCK = Alteration(
+    "tuck", "free", 0.0, Sentence("Tuck it, in front or all round."), Sentence("Then the edge is the waistband’s.")
+)
+
+
 def _reached(body: Body, height: float, lift: float) -> Sentence:
     return Sentence.of(
         f"Then it lands {{height}} above the ground, {place(name_height(body, height, lift))}.", height=height
@@ -65,6 +71,14 @@ def heel_for(body: Body, edge: LandedEdge, heel: float) -> Alteration | None:
     target = landed_height(body, "foot", heel)
     needed = heel + target - edge.height
     if not needed - heel >= 0.5 or needed > MOST_HEEL:
+        return None
+    text = Sentence.of("Wear it with a heel of {needed}.", needed=needed)
+    return Alteration("heel", "shoe", needed - heel, text, _reached(body, edge.height + needed - heel, needed))
+
+
+def heel_of(body: Body, edge: LandedEdge, heel: float, needed: float) -> Alteration | None:
+    """A heel of so many cm, where that is more than the one worn and can be worn at all."""
+    if not heel < needed <= MOST_HEEL:
         return None
     text = Sentence.of("Wear it with a heel of {needed}.", needed=needed)
     return Alteration("heel", "shoe", needed - heel, text, _reached(body, edge.height + needed - heel, needed))

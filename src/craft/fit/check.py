@@ -15,7 +15,7 @@ from craft.fit.edges import LandedEdge, place
 from craft.fit.zones import ZoneEase
 from craft.schools import Schools
 from craft.units import Sentence
-from craft.wear.bottom import RISE_AT, rise_word, wear_bottom
+from craft.wear.bottom import FOOT_OVER_ANKLE, RISE_AT, rise_word, wear_bottom
 from craft.wear.landing import FLOOR_BELOW, landed_height
 from craft.wear.shoes import BOOTS, WornShoes
 
@@ -29,6 +29,9 @@ ON_WIDE = 3.0
 SLEEVE_PLAY = 1.5
 #: Sitting, a hem rises by about this share of the knee's girth: cloth has to go over the bent knee (W).
 SEATED_RISE = 0.25
+#: A hem that passes over the foot may come so much lower for each cm of heel: the foot points down in
+#: it (W). Brief, section 4: a straight full length bunches with flat shoes; cuff it, hem it, or wear a heel.
+FOOT_TAKES = 0.8
 #: Cuts that read as straight on the label.
 STRAIGHT = ("straight", "boyfriend", "wide")
 _BUTTONED = ("shirt", "blouse", "blazer", "waistcoat", "jacket", "coat")
@@ -237,17 +240,16 @@ def _hem(of: Fitting) -> Iterator[Check]:
 
 
 def _leg_hem(of: Fitting, hem: LandedEdge) -> Iterator[Check]:
-    wide = False
-    if of.has_legs:
-        worn = wear_bottom(of.body, of.piece, of.shoes, of.schools)
-        wide = worn.is_wide_hemmed
     lift, body = of.lift, of.body
+    wide, passes = _opening(of)
     word = "foot" if wide else "ankle"
+    bunches_at = body.height("ankle_bone") + lift - FLOOR_BELOW - (FOOT_TAKES * lift if passes else 0.0)
+    least = (body.height("ankle_bone") - FLOOR_BELOW - (hem.height - lift)) / FOOT_TAKES
     mends = tuple(
         found
         for found in (
             None if wide else alter.cuff_to(body, hem, word, lift),
-            alter.heel_for(body, hem, lift) if wide else None,
+            alter.heel_for(body, hem, lift) if wide else alter.heel_of(body, hem, lift, least) if passes else None,
             alter.hem_to(body, hem, word, lift),
         )
         if found
@@ -257,7 +259,7 @@ def _leg_hem(of: Fitting, hem: LandedEdge) -> Iterator[Check]:
             "The hem would lie {by} on the ground in these shoes: a hazard on stairs.", by=max(0.0, -hem.height)
         )
         yield Check("length", "caution", "Trails", text, max(hem.height, 0.0), mends)
-    elif not wide and hem.height < body.height("ankle_bone") + lift - FLOOR_BELOW:
+    elif not wide and hem.height < bunches_at:
         by = body.height("ankle_bone") + lift - hem.height
         text = Sentence.of("{by} more than reaches the ankle bone: it bunches there.", by=by)
         yield Check("length", "against", "Bunches at the ankle", text, body.height("ankle_bone") + lift, mends)
@@ -267,6 +269,14 @@ def _leg_hem(of: Fitting, hem: LandedEdge) -> Iterator[Check]:
     else:
         text = Sentence.of(f"It ends {{height}} above the ground, {_place(hem)}.", height=hem.height)
         yield Check("length", "fits", f"Ends {place(hem.at)}", text, hem.height)
+
+
+def _opening(of: Fitting) -> tuple[bool, bool]:
+    """Whether the hem falls to the ground, and whether it passes down over the foot at all."""
+    if not of.has_legs:
+        return False, False
+    worn = wear_bottom(of.body, of.piece, of.shoes, of.schools)
+    return worn.is_wide_hemmed, worn.opening >= FOOT_OVER_ANKLE * of.body.girth("ankle")
 
 
 def _place(edge: LandedEdge) -> str:
@@ -286,8 +296,11 @@ def _hanging_hem(of: Fitting, hem: LandedEdge) -> Iterator[Check]:
             continue
         off = abs(hem.height - wide)
         text = Sentence.of(f"It ends {{off}} from the {name}: a line across the widest place.", off=off)
-        mend = alter.hem_to(body, hem, shorter, lift)
-        yield Check("length", "against", f"Ends on the {name}", text, hem.height, (mend,) if mend else ())
+        shortened = alter.hem_to(body, hem, shorter, lift)
+        tucks = of.piece.slot == "top"
+        mends = (*((alter.TUCK,) if tucks else ()), *((shortened,) if shortened else ()))
+        # A top is one free change away from good; what cannot be tucked is not.
+        yield Check("length", "watch" if tucks else "against", f"Ends on the {name}", text, hem.height, mends)
         return
     text = Sentence.of(f"It ends {{height}} above the ground, {_place(hem)}.", height=hem.height)
     yield Check("length", "fits", f"Ends {place(hem.at)}", text, hem.height)

@@ -13,6 +13,7 @@ from pydantic import BaseModel, ConfigDict, Field, StringConstraints, Validation
 
 from craft.body.measures import MEASURES
 from craft.formats.brief_form import Aims, BriefForm, Said, Short
+from craft.formats.rack_form import FiledPiece
 
 FORMAT: Literal["basilwood-client"] = "basilwood-client"
 VERSION = 1
@@ -79,12 +80,14 @@ class ClientFile(_Part):
     brief: BriefForm = BriefForm()
     sessions: list[FiledSession] = Field(default=[], max_length=500)
     looks: list[FiledLook] = Field(default=[], max_length=500)
+    rack: list[FiledPiece] = Field(default=[], max_length=2000)
 
 
 __all__ = [
     "ClientFile",
     "FiledConsent",
     "FiledLook",
+    "FiledPiece",
     "FiledReading",
     "FiledSession",
     "NotAClientFile",

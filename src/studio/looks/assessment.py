@@ -133,7 +133,7 @@ def assessment_out(assessment: Assessment, unit: Unit) -> AssessmentOut:
         verdict=judgement.verdict if dressed else None,
         score=round(judgement.score, 3) if dressed else None,
         leading=[finding.title for finding in judgement.leading],
-        shapes=[_drawn(shape) for shape in picture(outfit)],
+        shapes=[drawn(shape) for shape in picture(outfit)],
     )
 
 
@@ -168,7 +168,7 @@ def _finding(finding: Finding, mend: Mend | None, unit: Unit, schools: Schools) 
     )
 
 
-def _drawn(shape: Shape) -> DrawnShape:
+def drawn(shape: Shape) -> DrawnShape:
     return DrawnShape(
         key=shape.key,
         slot=shape.slot,

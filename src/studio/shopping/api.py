@@ -23,6 +23,7 @@ from studio.schemas import Refusal, answer
 from studio.shopping import services
 
 router = Router()
+Stance = Literal["fits", "watch", "against", "caution"]
 Heel = Annotated[float, Field(ge=0, le=20)]
 
 
@@ -111,7 +112,7 @@ class AlterationOut(BaseModel):
 
 class CheckOut(BaseModel):
     key: str
-    stance: Literal["fits", "watch", "against", "caution"]
+    stance: Stance
     title: str
     text: str
     height: float
@@ -126,7 +127,7 @@ class PlacedOut(BaseModel):
     read: list[FigureRead]
     unread: list[str]
     lift: float
-    stance: Literal["fits", "watch", "against", "caution"]
+    stance: Stance
     edges: list[EdgeAt]
     eases: list[EaseAt]
     checks: list[CheckOut]
@@ -161,7 +162,7 @@ def placed(request: HttpRequest, client_id: UUID, given: Pasted) -> Any:
         FigureRead(key=key, label=said(key.rsplit("_", 1)[0]), cm=cm, doubled=key in told.doubled)
         for key, cm in told.piece.figures
     ]
-    return _placed(landed, read, list(told.unread), shopper.unit)
+    return placed_out(landed, read, list(told.unread), shopper.unit)
 
 
 def _number(number: Number, unit: Unit) -> NumberOut:
@@ -190,7 +191,7 @@ def _number(number: Number, unit: Unit) -> NumberOut:
     )
 
 
-def _placed(landed: Landed, read: list[FigureRead], unread: list[str], unit: Unit) -> PlacedOut:
+def placed_out(landed: Landed, read: list[FigureRead], unread: list[str], unit: Unit) -> PlacedOut:
     return PlacedOut(
         name=landed.piece.name,
         piece=landed.piece.described(),

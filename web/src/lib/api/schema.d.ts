@@ -556,6 +556,98 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client_id}/rack": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Rack
+         * @description Every piece of a client's rack, landed.
+         */
+        get: operations["studio_rack_api_rack"];
+        put?: never;
+        /**
+         * Hang
+         * @description Hang a piece said in one line: “black slim jeans high rise, front rise 29, inseam 70”.
+         */
+        post: operations["studio_rack_api_hang"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rack/{piece_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Piece
+         * @description One piece with its whole landing.
+         */
+        get: operations["studio_rack_api_piece"];
+        put?: never;
+        post?: never;
+        /**
+         * Remove
+         * @description Take a piece off the rack; can be undone.
+         */
+        delete: operations["studio_rack_api_remove"];
+        options?: never;
+        head?: never;
+        /**
+         * Change
+         * @description Change a piece's name, words and figures, or what is known of it besides.
+         */
+        patch: operations["studio_rack_api_change"];
+        trace?: never;
+    };
+    "/api/rack/{piece_id}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Copy
+         * @description Hang another like it.
+         */
+        post: operations["studio_rack_api_copy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rack/{piece_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore
+         * @description Undo a removal.
+         */
+        post: operations["studio_rack_api_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client_id}/shopping": {
         parameters: {
             query?: never;
@@ -2032,76 +2124,123 @@ export interface components {
             /** Version */
             version: number;
         };
-        /** Landmark */
-        Landmark: {
-            /** Name */
-            name: string;
-            /** Label */
-            label: string;
-            /** Cm */
-            cm: number;
-            /** Spread */
-            spread: number;
-            /** Settled */
-            settled: boolean;
-        };
         /**
-         * NumberOut
-         * @description One figure to shop with, cm: the range that does well, one that does not, where it lands, and why.
+         * CheckMark
+         * @description A check in short: which, how it stands, and what it says in a few words.
          */
-        NumberOut: {
+        CheckMark: {
             /** Key */
             key: string;
-            /** Group */
-            group: string;
-            /** Name */
-            name: string;
-            /** Worn */
-            worn: string;
-            /** Low */
-            low: number;
-            /** High */
-            high: number;
-            /** Poor Low */
-            poor_low: number | null;
-            /** Poor High */
-            poor_high: number | null;
-            /** Lands Low */
-            lands_low: number | null;
-            /** Lands High */
-            lands_high: number | null;
-            /** Poor Lands Low */
-            poor_lands_low: number | null;
-            /** Poor Lands High */
-            poor_lands_high: number | null;
-            /** Poor Why */
-            poor_why: string;
-            /** Reason */
-            reason: string;
-            /** Rests On */
-            rests_on: string[];
-            /** Spread */
-            spread: number;
-            /** Settled */
-            settled: boolean;
+            /**
+             * Stance
+             * @enum {string}
+             */
+            stance: "fits" | "watch" | "against" | "caution";
+            /** Title */
+            title: string;
         };
         /**
-         * NumbersOut
-         * @description The client's shopping numbers, with the figure and its landmarks to draw them on.
+         * Facts
+         * @description What no landing needs: maker and label size, price, when it was bought, care, season, state.
          */
-        NumbersOut: {
-            /** Client */
-            client: string;
-            /** Numbers */
-            numbers: components["schemas"]["NumberOut"][];
-            /** Landmarks */
-            landmarks: components["schemas"]["Landmark"][];
-            /** Outline */
-            outline: components["schemas"]["Outline"][];
-            /** Stature */
-            stature: number;
-            /** Heels */
-            heels: boolean;
+        Facts: {
+            /**
+             * Maker
+             * @default
+             */
+            maker: string;
+            /**
+             * Label Size
+             * @default
+             */
+            label_size: string;
+            /** Price */
+            price?: number | null;
+            /** Bought On */
+            bought_on?: string | null;
+            /**
+             * Seasons
+             * @default []
+             */
+            seasons: ("spring" | "summer" | "autumn" | "winter")[];
+            /**
+             * Formality
+             * @default
+             * @enum {string}
+             */
+            formality: "" | "home" | "relaxed" | "smart" | "formal";
+            /**
+             * State
+             * @default in_use
+             * @enum {string}
+             */
+            state: "in_use" | "at_the_tailor" | "lent" | "to_let_go";
+            /**
+             * Care
+             * @default
+             */
+            care: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+        };
+        /** RackOut */
+        RackOut: {
+            /** Pieces */
+            pieces: components["schemas"]["RackPieceOut"][];
+        };
+        /**
+         * RackPieceOut
+         * @description A piece: what it is, how it stands on this body, and its flat, cm.
+         */
+        RackPieceOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Version */
+            version: number;
+            /** Name */
+            name: string;
+            /** Title */
+            title: string;
+            /** Slot */
+            slot: string;
+            /** Kind */
+            kind: string;
+            /** Colour */
+            colour: string;
+            /** Piece */
+            piece: {
+                [key: string]: unknown;
+            };
+            /** Figures */
+            figures: string[];
+            /** Measured */
+            measured: boolean;
+            facts: components["schemas"]["Facts"];
+            /**
+             * Stance
+             * @enum {string}
+             */
+            stance: "fits" | "watch" | "against" | "caution";
+            /** Marks */
+            marks: components["schemas"]["CheckMark"][];
+            /** Flat */
+            flat: components["schemas"]["DrawnShape"][];
+        };
+        /** Line */
+        Line: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Line */
+            line: string;
         };
         /** AlterationOut */
         AlterationOut: {
@@ -2214,6 +2353,97 @@ export interface components {
             /** Checks */
             checks: components["schemas"]["CheckOut"][];
         };
+        /**
+         * RackDetail
+         * @description One piece with everything its landing says.
+         */
+        RackDetail: {
+            piece: components["schemas"]["RackPieceOut"];
+            placed: components["schemas"]["PlacedOut"];
+        };
+        /** PieceChange */
+        PieceChange: {
+            /** Version */
+            version: number;
+            /** Name */
+            name?: string | null;
+            /** Piece */
+            piece?: {
+                [key: string]: unknown;
+            } | null;
+            facts?: components["schemas"]["Facts"] | null;
+        };
+        /** Landmark */
+        Landmark: {
+            /** Name */
+            name: string;
+            /** Label */
+            label: string;
+            /** Cm */
+            cm: number;
+            /** Spread */
+            spread: number;
+            /** Settled */
+            settled: boolean;
+        };
+        /**
+         * NumberOut
+         * @description One figure to shop with, cm: the range that does well, one that does not, where it lands, and why.
+         */
+        NumberOut: {
+            /** Key */
+            key: string;
+            /** Group */
+            group: string;
+            /** Name */
+            name: string;
+            /** Worn */
+            worn: string;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /** Poor Low */
+            poor_low: number | null;
+            /** Poor High */
+            poor_high: number | null;
+            /** Lands Low */
+            lands_low: number | null;
+            /** Lands High */
+            lands_high: number | null;
+            /** Poor Lands Low */
+            poor_lands_low: number | null;
+            /** Poor Lands High */
+            poor_lands_high: number | null;
+            /** Poor Why */
+            poor_why: string;
+            /** Reason */
+            reason: string;
+            /** Rests On */
+            rests_on: string[];
+            /** Spread */
+            spread: number;
+            /** Settled */
+            settled: boolean;
+        };
+        /**
+         * NumbersOut
+         * @description The client's shopping numbers, with the figure and its landmarks to draw them on.
+         */
+        NumbersOut: {
+            /** Client */
+            client: string;
+            /** Numbers */
+            numbers: components["schemas"]["NumberOut"][];
+            /** Landmarks */
+            landmarks: components["schemas"]["Landmark"][];
+            /** Outline */
+            outline: components["schemas"]["Outline"][];
+            /** Stature */
+            stature: number;
+            /** Heels */
+            heels: boolean;
+        };
         /** Pasted */
         Pasted: {
             /** Text */
@@ -2292,6 +2522,11 @@ export interface components {
              * @default []
              */
             looks: components["schemas"]["FiledLook"][];
+            /**
+             * Rack
+             * @default []
+             */
+            rack: components["schemas"]["FiledPiece"][];
         };
         /**
          * FiledConsent
@@ -2331,6 +2566,35 @@ export interface components {
             pieces: {
                 [key: string]: unknown;
             }[];
+        };
+        /**
+         * FiledPiece
+         * @description One piece in a client file. `piece` holds its words and figures, cm.
+         */
+        FiledPiece: {
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /** Piece */
+            piece: {
+                [key: string]: unknown;
+            };
+            /**
+             * @default {
+             *       "maker": "",
+             *       "label_size": "",
+             *       "price": null,
+             *       "bought_on": null,
+             *       "seasons": [],
+             *       "formality": "",
+             *       "state": "in_use",
+             *       "care": "",
+             *       "note": ""
+             *     }
+             */
+            facts: components["schemas"]["Facts"];
         };
         /**
          * FiledReading
@@ -3366,6 +3630,188 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LookOut"];
+                };
+            };
+        };
+    };
+    studio_rack_api_rack: {
+        parameters: {
+            query?: {
+                heel_cm?: number;
+            };
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RackOut"];
+                };
+            };
+        };
+    };
+    studio_rack_api_hang: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Line"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RackPieceOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_rack_api_piece: {
+        parameters: {
+            query?: {
+                heel_cm?: number;
+            };
+            header?: never;
+            path: {
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RackDetail"];
+                };
+            };
+        };
+    };
+    studio_rack_api_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    studio_rack_api_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PieceChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RackPieceOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_rack_api_copy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RackPieceOut"];
+                };
+            };
+        };
+    };
+    studio_rack_api_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RackPieceOut"];
                 };
             };
         };

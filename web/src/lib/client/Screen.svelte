@@ -21,6 +21,8 @@
   import MeasureStep from "$lib/measure/MeasureStep.svelte";
   import { Measuring } from "$lib/measure/measuring.svelte";
   import Past from "$lib/past/Past.svelte";
+  import { Rack } from "$lib/rack/rack.svelte";
+  import RackStep from "$lib/rack/RackStep.svelte";
   import ReadStep from "$lib/read/ReadStep.svelte";
   import Records from "$lib/records/Records.svelte";
   import { Shop } from "$lib/shop/shop.svelte";
@@ -45,6 +47,7 @@
   const table = new LookTable(given.client.id, given.words, history);
   const measuring = new Measuring(given.client.id, given.known, history, () => (stale = true));
   const shop = new Shop(given.client.id);
+  const rack = new Rack(given.client.id, history);
   $effect.pre(() => void (measuring.known = known));
 
   let trouble = $state<string | null>(null);
@@ -197,6 +200,8 @@
     <MeasureStep {measuring} client={held.client} />
   {:else if step === "read"}
     <ReadStep client={held.client} {measuring} {table} />
+  {:else if step === "rack"}
+    <RackStep {rack} {words} />
   {:else if step === "shop"}
     <ShopStep client={held.client} {shop} />
   {:else if step === "history"}

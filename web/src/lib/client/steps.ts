@@ -4,6 +4,7 @@ export const STEPS = [
   ["measure", "Measure"],
   ["read", "Read"],
   ["shop", "Shop"],
+  ["rack", "Rack"],
   ["dress", "Dress"],
   ["looks", "Looks"],
   ["history", "History"],

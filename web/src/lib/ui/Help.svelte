@@ -3,8 +3,8 @@
 
   let { open = $bindable(false) }: { open?: boolean } = $props();
   const KEYS = [
-    ["1 … 8", "the steps, Brief to Records"],
-    ["Alt 1 … 8", "the same while a field is being typed in; Alt T and Alt U too"],
+    ["1 … 9", "the steps, Brief to Records"],
+    ["Alt 1 … 9", "the same while a field is being typed in; Alt T and Alt U too"],
     ["T", "turn the screen to the client: numbers hidden"],
     ["U", "cm or inches"],
     ["Ctrl Z", "undo; with Shift, redo"],

@@ -9,9 +9,12 @@ from typing import Any
 from django.core.management.base import BaseCommand, CommandError
 from django.db import transaction
 
+from craft.cloth.quick import read_line
 from craft.formats.brief_form import Aims, BriefForm
 from craft.formats.client_file import ClientFile, FiledConsent, FiledLook, FiledReading, FiledSession
+from craft.formats.rack_form import Facts, FiledPiece
 from studio.people import demo
+from studio.people.demo_rack import RACKS
 from studio.people.models import Member, Studio
 from studio.records.services import client_from_file
 
@@ -55,6 +58,10 @@ def file_of(person: demo.Person, today: datetime) -> ClientFile:
         brief=BriefForm.model_validate(person.brief),
         sessions=sessions,
         looks=[FiledLook(name=name, pieces=pieces) for name, pieces in reversed(person.looks)],
+        rack=[
+            FiledPiece(piece=read_line(line).described(), facts=Facts.model_validate(facts))
+            for line, facts in RACKS.get(person.name, ())
+        ],
     )
 
 

@@ -1,0 +1,31 @@
+"""A piece for the rack in one line: “black slim jeans high rise, front rise 29, inseam 70”."""
+
+from __future__ import annotations
+
+from craft.cloth.description import find_figures
+from craft.cloth.piece import Piece, UnknownWord
+from craft.cloth.spoken import NotUnderstood, hear
+from craft.cloth.words import FIGURES, KINDS, SLOT_OF, said
+from craft.units import Unit
+
+
+def read_line(line: str, unit: Unit = "cm") -> Piece:
+    """One piece from one line of words and figures. Raises NotUnderstood, or UnknownWord for a figure that
+    this kind does not have.
+
+    >>> piece = read_line("camel coat knee, chest 108")
+    >>> piece.kind, piece.figure("chest_cm")
+    ('coat', 108.0)
+    """
+    figures, _, unread, rest = find_figures(" ".join(line.lower().split()), unit)
+    if unread:
+        raise NotUnderstood(f"“{unread[0][:60]}” is not a length.")
+    heard = hear(" ".join(rest.replace(",", " ").replace(";", " ").split()), KINDS)
+    if len(heard) != 1:
+        raise NotUnderstood("Say one piece a line: jeans, tee, loafers.")
+    described = heard[0]
+    known = FIGURES[SLOT_OF[described["is"]]]
+    for key in figures:
+        if key not in known:
+            raise UnknownWord(f"figure of {said(described['is'])}", said(key.removesuffix("_cm")), known)
+    return Piece.of({**described, **figures})

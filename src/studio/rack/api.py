@@ -1,0 +1,158 @@
+"""The rack as the screen reads it: pieces as flats with what they do on this body."""
+
+from __future__ import annotations
+
+from typing import Annotated, Any
+from uuid import UUID
+
+from django.http import HttpRequest
+from ninja import Router, Status
+from pydantic import BaseModel, Field
+
+from craft.body import Body
+from craft.cloth import Piece
+from craft.cloth.colour import hex_of
+from craft.cloth.words import FIGURES, said
+from craft.draw.flats import draw_flat
+from craft.fit import Landed
+from craft.formats.rack_form import Facts
+from studio.looks.assessment import DrawnShape, drawn
+from studio.rack import services
+from studio.rack.models import RackPiece
+from studio.schemas import MaybeName, Refusal, answer
+from studio.shopping.api import Heel, PlacedOut, Stance, placed_out
+
+router = Router()
+
+
+class Line(BaseModel):
+    id: UUID
+    line: str = Field(max_length=300)
+
+
+class PieceChange(BaseModel):
+    version: int
+    name: MaybeName | None = None
+    piece: Annotated[dict[str, Any], Field(max_length=60)] | None = None
+    facts: Facts | None = None
+
+
+class CheckMark(BaseModel):
+    """A check in short: which, how it stands, and what it says in a few words."""
+
+    key: str
+    stance: Stance
+    title: str
+
+
+class RackPieceOut(BaseModel):
+    """A piece: what it is, how it stands on this body, and its flat, cm."""
+
+    id: UUID
+    version: int
+    name: str
+    title: str
+    slot: str
+    kind: str
+    colour: str
+    piece: dict[str, Any]
+    figures: list[str]
+    measured: bool
+    facts: Facts
+    stance: Stance
+    marks: list[CheckMark]
+    flat: list[DrawnShape]
+
+
+class RackOut(BaseModel):
+    pieces: list[RackPieceOut]
+
+
+class RackDetail(BaseModel):
+    """One piece with everything its landing says."""
+
+    piece: RackPieceOut
+    placed: PlacedOut
+
+
+def rack_piece_out(row: RackPiece, landed: Landed, body: Body) -> RackPieceOut:
+    piece = landed.piece
+    flat = [drawn(shape) for shape in draw_flat(body, landed)]
+    return RackPieceOut(
+        id=row.id,
+        version=row.version,
+        name=row.name,
+        title=row.name or _title(piece),
+        slot=piece.slot,
+        kind=said(piece.kind),
+        colour=hex_of(piece.word("colour"))
+        if piece.word("colour")
+        else next((s.colour for s in flat if s.colour), "#8a8b8d"),
+        piece=row.piece,
+        figures=list(FIGURES[piece.slot]),
+        measured=bool(piece.figures),
+        facts=Facts.model_validate(row.facts),
+        stance=landed.stance,
+        marks=[CheckMark(key=check.key, stance=check.stance, title=check.title) for check in landed.checks],
+        flat=flat,
+    )
+
+
+def _title(piece: Piece) -> str:
+    """What a piece is called that has no name of its own: “navy wrap dress”."""
+    colour = piece.word("colour")
+    return f"{said(colour)} {piece.name}" if colour and not colour.startswith("#") else piece.name
+
+
+@router.get("/clients/{uuid:client_id}/rack", response=RackOut)
+def rack(request: HttpRequest, client_id: UUID, heel_cm: Heel = 2.0) -> Any:
+    """Every piece of a client's rack, landed."""
+    shopper, rows = services.landed_rack(request.user, client_id, heel_cm)
+    return answer(RackOut(pieces=[rack_piece_out(row, landed, shopper.body) for row, landed in rows]))
+
+
+@router.post("/clients/{uuid:client_id}/rack", response={201: RackPieceOut, 422: Refusal})
+def hang(request: HttpRequest, client_id: UUID, given: Line) -> Any:
+    """Hang a piece said in one line: “black slim jeans high rise, front rise 29, inseam 70”."""
+    row = services.hang_line(request.user, client_id, given.line, given.id)
+    return Status(201, _one(request, row.id, 2.0).piece)
+
+
+@router.get("/rack/{uuid:piece_id}", response=RackDetail)
+def piece(request: HttpRequest, piece_id: UUID, heel_cm: Heel = 2.0) -> Any:
+    """One piece with its whole landing."""
+    return answer(_one(request, piece_id, heel_cm))
+
+
+def _one(request: HttpRequest, piece_id: UUID, heel: float) -> RackDetail:
+    shopper, row, landed = services.landed_piece(request.user, piece_id, heel)
+    return RackDetail(piece=rack_piece_out(row, landed, shopper.body), placed=placed_out(landed, [], [], shopper.unit))
+
+
+@router.patch("/rack/{uuid:piece_id}", response={200: RackPieceOut, 422: Refusal})
+def change(request: HttpRequest, piece_id: UUID, given: PieceChange) -> Any:
+    """Change a piece's name, words and figures, or what is known of it besides."""
+    changes = given.model_dump(mode="json", exclude={"version"}, exclude_none=True)
+    if given.facts is not None:
+        changes["facts"] = given.facts.model_dump(mode="json")
+    services.change(request.user, piece_id, given.version, **changes)
+    return _one(request, piece_id, 2.0).piece
+
+
+@router.post("/rack/{uuid:piece_id}/copy", response={201: RackPieceOut})
+def copy(request: HttpRequest, piece_id: UUID) -> Any:
+    """Hang another like it."""
+    return Status(201, _one(request, services.copy(request.user, piece_id).id, 2.0).piece)
+
+
+@router.delete("/rack/{uuid:piece_id}", response={204: None})
+def remove(request: HttpRequest, piece_id: UUID) -> Any:
+    """Take a piece off the rack; can be undone."""
+    services.remove(request.user, piece_id)
+    return Status(204, None)
+
+
+@router.post("/rack/{uuid:piece_id}/restore", response={200: RackPieceOut})
+def restore(request: HttpRequest, piece_id: UUID) -> Any:
+    """Undo a removal."""
+    return _one(request, services.restore(request.user, piece_id).id, 2.0).piece

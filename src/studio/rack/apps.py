@@ -1,0 +1,6 @@
+from django.apps import AppConfig
+
+
+class RackConfig(AppConfig):
+    name = "studio.rack"
+    label = "rack"

@@ -1,0 +1,80 @@
+"""The verbs of the rack: hang a piece, change it, hang another like it, take it off, land all of it."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from datetime import UTC, datetime
+from typing import Any
+from uuid import UUID
+
+from craft.cloth import Piece
+from craft.cloth.quick import read_line
+from craft.fit import Landed
+from studio.concurrency import write
+from studio.people.models import Client, Member
+from studio.rack.models import RackPiece
+from studio.shopping.services import Shopper, land_on, shopper_of
+
+
+def hang_line(member: Member, client_id: Any, line: str, piece_id: UUID) -> RackPiece:
+    """Hang a piece said in one line; handing the same one in twice hangs it once.
+
+    Raises NotUnderstood, UnknownWord or Http404; then nothing is written.
+    """
+    client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
+    piece = read_line(line, client.studio.unit)
+    held, _ = RackPiece.objects.get_or_create(
+        id=piece_id,
+        studio_id=member.studio_id,
+        client=client,
+        defaults={"piece": piece.described(), "changed_by": member},
+    )
+    return held
+
+
+def change(member: Member, piece_id: Any, version: int, **changes: Any) -> RackPiece:
+    """Change a piece that is still at `version`; raises Stale or UnknownWord."""
+    if "piece" in changes:
+        changes["piece"] = Piece.of(changes["piece"]).described()
+    return write(RackPiece, member, piece_id, version, **changes)
+
+
+def copy(member: Member, piece_id: Any) -> RackPiece:
+    """Hang another like it."""
+    held: RackPiece = RackPiece.objects.of(member).kept().found(id=piece_id)
+    return RackPiece.objects.create(
+        studio_id=member.studio_id,
+        client_id=held.client_id,
+        name=held.name,
+        piece=held.piece,
+        facts=held.facts,
+        changed_by=member,
+    )
+
+
+def remove(member: Member, piece_id: Any) -> None:
+    """Take a piece off the rack; it can be brought back."""
+    RackPiece.objects.of(member).kept().found(id=piece_id)
+    RackPiece.objects.of(member).filter(id=piece_id).update(removed_at=datetime.now(UTC), changed_by=member)
+
+
+def restore(member: Member, piece_id: Any) -> RackPiece:
+    """Undo a removal."""
+    held: RackPiece = RackPiece.objects.of(member).found(id=piece_id)
+    held.removed_at = None
+    held.save(update_fields=["removed_at"])
+    return held
+
+
+def landed_rack(member: Member, client_id: Any, heel: float) -> tuple[Shopper, Iterator[tuple[RackPiece, Landed]]]:
+    """Every piece of a client's rack, each landed on their body in a heel of so many cm."""
+    shopper = shopper_of(member, client_id)
+    rows = RackPiece.objects.of(member).kept().filter(client_id=client_id)
+    return shopper, ((row, land_on(shopper, Piece.of(row.piece), heel)) for row in rows)
+
+
+def landed_piece(member: Member, piece_id: Any, heel: float) -> tuple[Shopper, RackPiece, Landed]:
+    """One piece, landed."""
+    row: RackPiece = RackPiece.objects.of(member).kept().found(id=piece_id)
+    shopper = shopper_of(member, row.client_id)
+    return shopper, row, land_on(shopper, Piece.of(row.piece), heel)

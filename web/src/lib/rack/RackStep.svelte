@@ -1,0 +1,133 @@
+<script lang="ts">
+  /** The rack: every piece as a flat on a rail, filtered as you look, and what the chosen one does. */
+  import { untrack } from "svelte";
+  import type { Schemas } from "../api/client";
+  import { studio } from "../studio.svelte";
+  import Mark from "../ui/Mark.svelte";
+  import Detail from "./Detail.svelte";
+  import Filters from "./Filters.svelte";
+  import Flat from "./Flat.svelte";
+  import type { Rack } from "./rack.svelte";
+
+  const { rack, words }: { rack: Rack; words: Schemas["Vocabulary"] } = $props();
+  const MARKS = { fits: "for", watch: "watch", against: "against", caution: "caution" } as const;
+  const SAID = { fits: "fits", watch: "look twice", against: "does not fit yet", caution: "take care" };
+  // The sentences are said in the studio's unit: ask again when it changes.
+  $effect(() => {
+    void studio.unit;
+    untrack(() => void rack.load());
+  });
+</script>
+
+{#if rack.trouble}
+  <main class="p-8" role="alert">
+    <p>{rack.trouble}</p>
+    <button class="press mt-3" onclick={() => void rack.load()}>Try again</button>
+  </main>
+{:else if !rack.pieces}
+  <main class="p-8 text-bark"><p role="status">Bringing the rack…</p></main>
+{:else}
+  <main class="rack min-h-0 grow">
+    <div class="panel relative min-h-0 overflow-y-auto px-4 py-3" data-panel tabindex="-1"><Filters {rack} /></div>
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+    <!-- It scrolls and may be empty: the keyboard reaches it all the same. -->
+    <section aria-label="Pieces" class="relative min-h-0 overflow-y-auto px-4 pt-3" tabindex="0">
+      {#if rack.pieces.length === 0}
+        <p class="py-6">Nothing hangs here yet. Say a piece in one line and press Enter.</p>
+      {:else if rack.shown.length === 0}
+        <p class="py-6">No piece of {rack.pieces.length} is like that.</p>
+      {/if}
+      <ul class="rail">
+        {#each rack.shown as piece (piece.id)}
+          {@const here = rack.detail?.piece.id === piece.id}
+          <li>
+            <button
+              class="hanging w-full"
+              class:here
+              aria-pressed={here}
+              data-piece={piece.title}
+              onclick={() => void rack.choose(here ? null : piece.id)}
+            >
+              <span class="hook" aria-hidden="true"></span>
+              <Flat shapes={piece.flat} id={piece.id} />
+              <span class="mt-1 flex items-baseline justify-center gap-1 text-sm leading-tight">
+                {#if piece.measured && !studio.turned}
+                  <span class="translate-y-0.5"><Mark of={MARKS[piece.stance]} size={12} /></span>
+                  <span class="sr-only">{SAID[piece.stance]}:</span>
+                {/if}
+                <span class="two-lines first-letter:uppercase {piece.measured ? 'stitched' : 'basted'}"
+                  >{piece.title}</span
+                >
+              </span>
+              {#if piece.facts.state !== "in_use"}
+                <span class="block text-xs text-bark">{piece.facts.state.replaceAll("_", " ")}</span>
+              {/if}
+            </button>
+          </li>
+        {/each}
+      </ul>
+    </section>
+    {#if rack.detail}
+      {#key rack.detail.piece.id}<Detail {rack} detail={rack.detail} {words} />{/key}
+    {/if}
+  </main>
+{/if}
+
+<style>
+  .rack {
+    display: grid;
+    grid-template: minmax(0, 1fr) / 15.5rem minmax(0, 1fr) auto;
+  }
+  .panel {
+    border-right: 1px solid var(--color-rule);
+  }
+  .rail {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(7.4rem, 1fr));
+  }
+  /* Each row of pieces hangs on a rail of its own. */
+  .rail li {
+    border-top: 3px solid var(--color-bark);
+    margin-bottom: 0.9rem;
+  }
+  .hanging {
+    padding: 0 0.25rem 0.3rem;
+    border: 1.5px solid transparent;
+    text-align: center;
+  }
+  .hanging:hover {
+    background: var(--color-sheet);
+  }
+  .hanging.here {
+    border-color: var(--color-leaf);
+    background: var(--color-sheet);
+  }
+  .hook {
+    display: block;
+    width: 1.5px;
+    height: 9px;
+    margin: 0 auto;
+    background: var(--color-bark);
+  }
+  .two-lines {
+    display: -webkit-box;
+    -webkit-box-orient: vertical;
+    -webkit-line-clamp: 2;
+    line-clamp: 2;
+    overflow: hidden;
+  }
+  .basted {
+    text-decoration: underline dashed var(--color-rule) 1px;
+    text-underline-offset: 3px;
+  }
+  .stitched {
+    text-decoration: underline solid var(--color-chalk) 1px;
+    text-underline-offset: 3px;
+  }
+  @media (max-width: 960px) {
+    .rack {
+      grid-template-columns: 13rem minmax(0, 1fr);
+      grid-template-rows: minmax(0, 1fr) auto;
+    }
+  }
+</style>
