@@ -17,6 +17,7 @@ import time
 import urllib.error
 import urllib.request
 from collections.abc import Callable
+from concurrent.futures import ThreadPoolExecutor
 from http.cookiejar import CookieJar
 from pathlib import Path
 from typing import Any
@@ -151,19 +152,20 @@ def crowded(visitor: Visitor, unit: float) -> None:
         "people list of 2,000": ["/api/clients"],
         "... found by a part of a name": ["/api/clients?q=" + quote("wen ro")],
         "... its last page": ["/api/clients?offset=1940"],
-        "client screen, 50 sessions: what is the client's": [path, f"{path}/desk", f"{path}/looks"],
-        "... and what is the same for every client": ["/api/words", "/api/measuring", "/api/brief/words"],
+        "client screen, 50 sessions: what it asks first": [path, "/api/words", "/api/measuring", "/api/brief/words"],
+        "... and then": [f"{path}/desk", f"{path}/looks"],
         "... history": [f"{path}/sessions"],
         "... reading of the body": [f"{path}/reading"],
         "... next best measure": [f"{path}/next"],
         "... shopping numbers": [f"{path}/shopping"],
         "... a rack of 300 pieces": [f"{path}/rack"],
     }
+    hands = ThreadPoolExecutor(6)
     for name, asked in screens.items():
 
         def once(asked: list[str] = asked) -> None:
-            for one in asked:
-                visitor.ask("GET", one)
+            # At once, as the browser asks for what a screen needs.
+            list(hands.map(lambda path: visitor.ask("GET", path), asked))
 
         timed(once, 10)
         queries = crowd.queries(STYLISTS[0][0], asked)

@@ -206,6 +206,18 @@ def test_a_landing_within_its_spread_of_a_border_says_either_and_what_to_measure
     assert sure.measure is None and sure.landing.origin == "measured"
 
 
+def test_what_rests_on_an_estimate_is_a_doubt_and_names_what_to_measure() -> None:
+    vague = Body.of(Measures.of({"stature": 165}))
+    arm = vague.lengths["arm_length"].cm
+    near, far = (land(vague, Piece.of({"is": "shirt", "sleeve_cm": arm + by})).checks[-1] for by in (2.0, 9.0))
+    assert (near.stance, far.stance) == ("watch", "against") and "measure the arm to wrist" in near.text.say()
+    skirt = Piece.of({"is": "skirt", "waist_cm": vague.girth("waist") - 6})
+    check = next(check for check in land(vague, skirt).checks if check.key == "band")
+    assert check.stance in ("watch", "fits")
+    tight = next(c for c in land(BODY, Piece.of({"is": "shirt", "chest_cm": 88})).checks if c.key == "bust")
+    assert tight.stance == "against" and "estimate" not in tight.text.say()
+
+
 def lands(body: Body, number: Number) -> float:
     """Where a piece with the middle of a number's range lands, above the ground."""
     kind = {

@@ -3,10 +3,12 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Literal
 
 from craft.body import Body
+from craft.body.measures import label
+from craft.body.quantity import OF_80
 from craft.cloth import Piece
 from craft.cloth.words import said
 from craft.fit import alter
@@ -76,6 +78,23 @@ class Fitting:
         return self.piece.kind in ("jeans", "trousers", "leggings", "shorts")
 
 
+#: The body's measure behind each zone of ease, where it has another name.
+_BEHIND = {"band": "waist", "torso": "torso_girth", "shaft": "calf", "upper arm": "upper_arm"}
+
+
+def _sure(check: Check, margin: float, ease: ZoneEase) -> Check:
+    """A check on a girth: a doubt instead, where the body's girth is estimated and could decide otherwise."""
+    return check if ease.settled else _unless(check, margin, ease.spread, _BEHIND.get(ease.zone, ease.zone))
+
+
+def _unless(check: Check, margin: float, spread: float, measure: str) -> Check:
+    """The same check, or “look twice, measure this” where its margin, cm, lies within an estimate's spread."""
+    if margin >= OF_80 * spread:
+        return check
+    template = f"{check.text.template} That rests on an estimate: measure the {label(measure)} to be sure."
+    return replace(check, stance="watch", text=Sentence(template, check.text.lengths))
+
+
 def checks(fitting: Fitting) -> tuple[Check, ...]:
     """Every check that this kind and what is known of the piece allow, top to bottom."""
     found = [
@@ -129,10 +148,11 @@ def _band(of: Fitting) -> Iterator[Check]:
         text = Sentence.of("The band is {gap} wider than the body there and stands off behind.", gap=ease.cm)
         leaves = 1.0
         mends = (alter.belt(ease.cm), alter.take_in(ease.cm - leaves, "waist", leaves))
-        yield Check("band", "against", "Gapes at the waist", text, at, mends)
+        yield _sure(Check("band", "against", "Gapes at the waist", text, at, mends), ease.cm - GAPES, ease)
     elif ease.strain > 1:
         text = Sentence.of("The band is {by} smaller than the body there, more than the cloth gives.", by=-ease.cm)
-        yield Check("band", "against", "Presses at the waist", text, at, (alter.let_out(ease.missing, "waist"),))
+        mend = alter.let_out(ease.missing, "waist")
+        yield _sure(Check("band", "against", "Presses at the waist", text, at, (mend,)), ease.missing, ease)
     else:
         text = Sentence.of(
             f"The band lies on: {'it gives by {by}' if ease.cm < 0 else '{by} of ease'}.", by=abs(ease.cm)
@@ -155,7 +175,8 @@ def _girths(of: Fitting) -> Iterator[Check]:
                 body=ease.body,
                 missing=ease.missing,
             )
-            yield Check(ease.zone, "against", title, text, at, (alter.let_out(ease.missing, ease.zone),))
+            mend = alter.let_out(ease.missing, ease.zone)
+            yield _sure(Check(ease.zone, "against", title, text, at, (mend,)), ease.missing, ease)
         elif ease.cm < 0:
             text = Sentence.of(
                 f"It stretches by {{by}} at the {ease.zone}, {100 * ease.strain:.0f} % of what the cloth gives.",
@@ -179,7 +200,8 @@ def _loop(of: Fitting) -> Iterator[Check]:
     at = ease.height + of.lift
     if ease.strain > 1:
         text = Sentence.of("The loop is {by} shorter than the torso: it pulls at shoulder and crotch.", by=ease.missing)
-        yield Check("torso", "against", "Too short in the torso", text, at, (alter.let_out(ease.missing, "torso"),))
+        mend = alter.let_out(ease.missing, "torso")
+        yield _sure(Check("torso", "against", "Too short in the torso", text, at, (mend,)), ease.missing, ease)
     elif ease.word in ("relaxed", "oversized"):
         text = Sentence.of("The loop is {by} longer than the torso: it sags at the crotch.", by=ease.cm)
         yield Check("torso", "watch", "Long in the torso", text, at)
@@ -193,10 +215,12 @@ def _neck_and_sleeve(of: Fitting) -> Iterator[Check]:
     end = of.edge("cuff")
     if sleeve is None or end is None:
         return
-    off = sleeve - of.body.lengths["arm_length"].cm
+    arm = of.body.lengths["arm_length"]
+    off = sleeve - arm.cm
     if off > SLEEVE_PLAY:
         text = Sentence.of("The sleeve is {by} longer than the arm and lies over the hand.", by=off)
-        yield Check("sleeve", "against", "Sleeve too long", text, end.height, alter.shorten_sleeve(of.piece, off))
+        check = Check("sleeve", "against", "Sleeve too long", text, end.height, alter.shorten_sleeve(of.piece, off))
+        yield check if arm.settled else _unless(check, off - SLEEVE_PLAY, arm.spread, "arm_length")
     elif abs(off) <= SLEEVE_PLAY:
         yield Check("sleeve", "fits", "Sleeve at the wrist", Sentence("The sleeve ends at the wrist bone."), end.height)
 
@@ -262,7 +286,9 @@ def _leg_hem(of: Fitting, hem: LandedEdge) -> Iterator[Check]:
     elif not wide and hem.height < bunches_at:
         by = body.height("ankle_bone") + lift - hem.height
         text = Sentence.of("{by} more than reaches the ankle bone: it bunches there.", by=by)
-        yield Check("length", "against", "Bunches at the ankle", text, body.height("ankle_bone") + lift, mends)
+        check = Check("length", "against", "Bunches at the ankle", text, body.height("ankle_bone") + lift, mends)
+        estimated = hem.landing.origin == "estimated"
+        yield _unless(check, bunches_at - hem.height, hem.landing.spread, "crotch_height") if estimated else check
     elif hem.at in ("mid_calf", "lower_calf", "below_knee"):
         text = Sentence.of(f"It ends {{height}} up, {place(hem.at)}: a short leg line on anybody.", height=hem.height)
         yield Check("length", "watch", "Ends on the calf", text, hem.height)

@@ -5,7 +5,7 @@ from __future__ import annotations
 import os
 from typing import Any
 
-from django.db.models import Count, Max
+from django.db.models import Count, Exists, Max, OuterRef
 
 from craft.advise.next_measure import Worth, next_measures
 from craft.body import Body
@@ -15,7 +15,7 @@ from craft.draw.tape import TapeLine, tape_on
 from craft.measuring.ageing import due_on
 from craft.schools import Schools
 from studio.bodies.known import Known, known_of, measures_from, open_session
-from studio.bodies.models import Reading
+from studio.bodies.models import MeasuringSession, Reading
 from studio.bodies.shapes import DeskOut, LastOut, MeasureOut, TapeOut, outline, quantity_out, reading_out, session_out
 from studio.people.models import Client, Member
 
@@ -32,8 +32,9 @@ def desk_of(member: Member, client_id: Any) -> DeskOut:
         rows = Reading.objects.filter(session=session).select_related("taken_by", "withdrawal")
         for reading in rows:
             today.setdefault(reading.measure, []).append(reading)
-    measured = Reading.objects.filter(session__client=client).aggregate(
-        sessions=Count("session", distinct=True), last=Max("session__started_at")
+    read = Exists(Reading.objects.filter(session=OuterRef("pk")))
+    measured = MeasuringSession.objects.filter(read, client=client).aggregate(
+        sessions=Count("id"), last=Max("started_at")
     )
     return DeskOut(
         session=session_out(session) if session else None,
