@@ -31,6 +31,28 @@ class Refusal(Schema):
     field: str | None = None
 
 
+#: No file or table is longer than this, letters.
+LONGEST = 3_000_000
+
+
+class Text(BaseModel):
+    """A file or a table, as text."""
+
+    text: str = Field(max_length=LONGEST)
+
+
+class RefusedOut(BaseModel):
+    """A line of a table that cannot be taken, and why."""
+
+    line: int
+    text: str
+    reason: str
+
+
+class Added(BaseModel):
+    added: int
+
+
 def _one_of(choices: tuple[str, ...]) -> Any:
     return Literal[choices]
 

@@ -119,3 +119,46 @@ def test_the_rack_goes_out_and_comes_in_with_the_client_file_and_is_erased_with_
     assert [(row["piece"], row["facts"]) for row in back] == [(row["piece"], row["facts"]) for row in rack(house)]
     proof = house.api.ask("POST", f"/clients/{house.client.id}/erase", {"name": "Pia Reed"}).told
     assert proof["rows"]["RackPiece"] == 2 and proof["remaining"] == 0
+
+
+TABLE = """name;piece;colour;cut;fabric;inseam (in);leg opening (cm);stretch (%);maker;seasons;state
+The good ones;jeans;navy;straight;denim; stretch;30;42;16;Alderlane;autumn; winter;in use
+;toga;white;;;;;;;;
+;tee;glitter;;;;;;;;
+;skirt;black;slip;satin;;;;;;burnt
+;coat;camel;;;;;;;;lent
+;jeans;;;;lots;;;;;
+"""
+
+
+def test_a_table_of_pieces_is_previewed_refused_row_by_row_and_round_trips(house: House, other: House) -> None:
+    path = f"/clients/{house.client.id}/rack/table"
+    text = TABLE.replace("; stretch", "").replace("; winter", "")
+    told = house.api.ask("POST", f"{path}/preview", {"text": text}).told
+    assert [(row["line"], row["title"]) for row in told["rows"]] == [(2, "The good ones"), (6, "camel coat")]
+    reasons = {row["line"]: row["reason"] for row in told["refused"]}
+    assert reasons.keys() == {3, 4, 5, 7}
+    assert "toga" in reasons[3] and "glitter" in reasons[4] and "state" in reasons[5] and "lots" in reasons[7]
+    assert rack(house) == []
+    assert house.api.ask("POST", path, {"text": text}).told == {"added": 2}
+    jeans, coat = rack(house)
+    assert (
+        jeans["piece"]["inseam_cm"] == 76.2
+        and jeans["facts"]["seasons"] == ["autumn"]
+        and coat["facts"]["state"] == "lent"
+    )
+    hang(house, "red swimsuit underwire, torso 144")
+    for unit in ("cm", "in"):
+        out = house.api.ask("GET", f"{path}?unit={unit}").content.decode()
+        target = f"/clients/{other.client.id}/rack"
+        assert other.api.ask("POST", f"{target}/table", {"text": out}).told == {"added": 3}
+        back = other.api.ask("GET", target).told["pieces"][-3:]
+        assert [(r["name"], r["piece"], r["facts"]) for r in back] == [
+            (r["name"], r["piece"], r["facts"]) for r in rack(house)
+        ]
+    for bad, says in (
+        ("a,b\n1,2", "not a column"),
+        ("colour\nred", "piece"),
+        ("piece,inseam\njeans,70", "name their unit"),
+    ):
+        assert says in house.api.ask("POST", path, {"text": bad}).told["message"]

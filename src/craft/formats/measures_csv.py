@@ -65,7 +65,7 @@ def read_table(text: str, today: date, known: Measures | None = None) -> Table:
     >>> [round(row.cm, 1) for row in table.rows], [bad.line for bad in table.refused]
     ([101.6], [3])
     """
-    lines = list(csv.reader(io.StringIO(text.lstrip("\ufeff")), delimiter=_delimiter(text)))
+    lines = list(csv.reader(io.StringIO(text.lstrip("\ufeff")), delimiter=delimiter(text)))
     if not lines:
         raise NotATable("The file is empty.")
     header = [" ".join(cell.strip().lower().split()) for cell in lines[0]]
@@ -87,7 +87,8 @@ def read_table(text: str, today: date, known: Measures | None = None) -> Table:
     return Table(unit, tuple(rows), tuple(refused))
 
 
-def _delimiter(text: str) -> str:
+def delimiter(text: str) -> str:
+    """What parts the cells: the comma, semicolon or tab that the first line has most of."""
     first = text.split("\n", 1)[0]
     return max(",;\t", key=first.count)
 

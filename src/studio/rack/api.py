@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Any
+from typing import Annotated, Any, Literal
 from uuid import UUID
 
-from django.http import HttpRequest
+from django.http import HttpRequest, HttpResponse
 from ninja import Router, Status
 from pydantic import BaseModel, Field
 
@@ -19,7 +19,7 @@ from craft.formats.rack_form import Facts
 from studio.looks.assessment import DrawnShape, drawn
 from studio.rack import services
 from studio.rack.models import RackPiece
-from studio.schemas import MaybeName, Refusal, answer
+from studio.schemas import Added, MaybeName, Refusal, RefusedOut, Text, answer
 from studio.shopping.api import Heel, PlacedOut, Stance, placed_out
 
 router = Router()
@@ -66,6 +66,19 @@ class RackPieceOut(BaseModel):
 
 class RackOut(BaseModel):
     pieces: list[RackPieceOut]
+
+
+class PieceRowOut(BaseModel):
+    """A piece that a table would hang: its line, what it is, and how many figures it has."""
+
+    line: int
+    title: str
+    figures: int
+
+
+class PieceTableOut(BaseModel):
+    rows: list[PieceRowOut]
+    refused: list[RefusedOut]
 
 
 class RackDetail(BaseModel):
@@ -116,6 +129,37 @@ def hang(request: HttpRequest, client_id: UUID, given: Line) -> Any:
     """Hang a piece said in one line: “black slim jeans high rise, front rise 29, inseam 70”."""
     row = services.hang_line(request.user, client_id, given.line, given.id)
     return Status(201, _one(request, row.id, 2.0).piece)
+
+
+@router.get("/clients/{uuid:client_id}/rack/table", response=str)
+def export_table(request: HttpRequest, client_id: UUID, unit: Literal["cm", "in"] = "cm") -> Any:
+    """The rack as CSV."""
+    response = HttpResponse(services.table_of(request.user, client_id, unit), content_type="text/csv; charset=utf-8")
+    response["Content-Disposition"] = 'attachment; filename="rack.csv"'
+    return response
+
+
+@router.post("/clients/{uuid:client_id}/rack/table/preview", response={200: PieceTableOut, 422: Refusal})
+def preview_table(request: HttpRequest, client_id: UUID, given: Text) -> Any:
+    """Row by row what a table would hang, and what is refused and why; nothing is written."""
+    table = services.preview_table(request.user, client_id, given.text)
+    return PieceTableOut(
+        rows=[
+            PieceRowOut(
+                line=row.line,
+                title=row.filed.name or _title(Piece.of(row.filed.piece)),
+                figures=sum(key.endswith(("_cm", "_pct")) for key in row.filed.piece),
+            )
+            for row in table.rows
+        ],
+        refused=[RefusedOut(line=bad.line, text=bad.text, reason=bad.reason) for bad in table.refused],
+    )
+
+
+@router.post("/clients/{uuid:client_id}/rack/table", response={200: Added, 422: Refusal})
+def keep_table(request: HttpRequest, client_id: UUID, given: Text) -> Any:
+    """Hang a table's good rows."""
+    return Added(added=services.keep_table(request.user, client_id, given.text))
 
 
 @router.get("/rack/{uuid:piece_id}", response=RackDetail)

@@ -2,14 +2,19 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
 from datetime import UTC, datetime
 from typing import Any
 from uuid import UUID
 
+from django.db import transaction
+
 from craft.cloth import Piece
 from craft.cloth.quick import read_line
 from craft.fit import Landed
+from craft.formats.rack_csv import PieceTable, read_pieces, write_pieces
+from craft.formats.rack_form import Facts, FiledPiece
+from craft.units import Unit
 from studio.concurrency import write
 from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
@@ -64,6 +69,49 @@ def restore(member: Member, piece_id: Any) -> RackPiece:
     held.removed_at = None
     held.save(update_fields=["removed_at"])
     return held
+
+
+def filed(row: RackPiece) -> FiledPiece:
+    """A piece as it is filed and tabled."""
+    return FiledPiece(name=row.name, piece=row.piece, facts=Facts.model_validate(row.facts))
+
+
+def hang_filed(member: Member, client: Client, pieces: Iterable[FiledPiece]) -> int:
+    """Hang pieces from a file or a table; how many."""
+    rows = [
+        RackPiece(
+            studio_id=member.studio_id,
+            client=client,
+            name=one.name,
+            piece=one.piece,
+            facts=one.facts.model_dump(mode="json"),
+            changed_by=member,
+        )
+        for one in pieces
+    ]
+    for row in rows:
+        # One by one: the order they hang in is the order they were made in.
+        row.save()
+    return len(rows)
+
+
+def table_of(member: Member, client_id: Any, unit: Unit) -> str:
+    """A client's rack as a table."""
+    client = Client.objects.of(member).kept().found(id=client_id)
+    return write_pieces((filed(row) for row in RackPiece.objects.of(member).kept().filter(client=client)), unit)
+
+
+def preview_table(member: Member, client_id: Any, text: str) -> PieceTable:
+    """What a table would hang; nothing is written. Raises NotATable."""
+    Client.objects.of(member).kept().found(id=client_id)
+    return read_pieces(text)
+
+
+def keep_table(member: Member, client_id: Any, text: str) -> int:
+    """Hang a table's good rows; how many."""
+    with transaction.atomic():
+        client: Client = Client.objects.of(member).kept().select_for_update(of=("self",)).found(id=client_id)
+        return hang_filed(member, client, (row.filed for row in read_pieces(text).rows))
 
 
 def landed_rack(member: Member, client_id: Any, heel: float) -> tuple[Shopper, Iterator[tuple[RackPiece, Landed]]]:

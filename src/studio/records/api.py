@@ -16,14 +16,9 @@ from craft.formats.measures_csv import Table
 from studio.people.api import ClientOut, client_out
 from studio.records import services
 from studio.records.models import Erasure
-from studio.schemas import Refusal, Unit
+from studio.schemas import Added, Refusal, RefusedOut, Text, Unit
 
 router = Router()
-LONGEST = 3_000_000
-
-
-class Text(Schema):
-    text: str = Field(max_length=LONGEST)
 
 
 class RowOut(Schema):
@@ -36,20 +31,10 @@ class RowOut(Schema):
     origin: str
 
 
-class RefusedOut(Schema):
-    line: int
-    text: str
-    reason: str
-
-
 class TableOut(Schema):
     unit: Unit
     rows: list[RowOut]
     refused: list[RefusedOut]
-
-
-class Added(Schema):
-    added: int
 
 
 class FilePreview(Schema):

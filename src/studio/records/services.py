@@ -11,13 +11,13 @@ from django.db import connection, transaction
 from craft.formats.brief_form import Aims, BriefForm
 from craft.formats.client_file import ClientFile, FiledConsent, FiledLook, FiledReading, FiledSession
 from craft.formats.measures_csv import ReadingOrigin, Row, Table, read_table, write_table
-from craft.formats.rack_form import Facts, FiledPiece
 from craft.look import Look as CraftLook
 from craft.units import Unit
 from studio.bodies.known import measures_of, today
 from studio.bodies.models import MeasuringSession, Reading, Withdrawal
 from studio.looks.models import Look
 from studio.people.models import Client, Member
+from studio.rack import services as rack
 from studio.rack.models import RackPiece
 from studio.records.models import Erasure
 
@@ -34,10 +34,7 @@ def file_of(member: Member, client_id: Any) -> ClientFile:
         brief=BriefForm.model_validate(client.brief),
         sessions=[_filed(session) for session in sessions.prefetch_related("readings__withdrawal")],
         looks=[FiledLook(name=look.name, pieces=look.pieces) for look in looks],
-        rack=[
-            FiledPiece(name=row.name, piece=row.piece, facts=Facts.model_validate(row.facts))
-            for row in RackPiece.objects.of(member).kept().filter(client=client)
-        ],
+        rack=[rack.filed(row) for row in RackPiece.objects.of(member).kept().filter(client=client)],
     )
 
 
@@ -80,15 +77,7 @@ def client_from_file(member: Member, filed: ClientFile) -> Client:
             Look.objects.create(
                 studio_id=member.studio_id, client=client, name=look.name, pieces=look.pieces, changed_by=member
             )
-        for one in filed.rack:
-            RackPiece.objects.create(
-                studio_id=member.studio_id,
-                client=client,
-                name=one.name,
-                piece=one.piece,
-                facts=one.facts.model_dump(mode="json"),
-                changed_by=member,
-            )
+        rack.hang_filed(member, client, filed.rack)
     return client
 
 
@@ -192,8 +181,8 @@ def _ids_of(client: Client) -> list[str]:
     """The identities under which a row could still speak of this client."""
     readings = Reading.objects.filter(session__client=client).values_list("id", flat=True)
     looks = Look.objects.filter(client=client).values_list("id", flat=True)
-    rack = RackPiece.objects.filter(client=client).values_list("id", flat=True)
-    return [str(client.id), *(str(row) for held in (readings, looks, rack) for row in held)]
+    pieces = RackPiece.objects.filter(client=client).values_list("id", flat=True)
+    return [str(client.id), *(str(row) for held in (readings, looks, pieces) for row in held)]
 
 
 def _mentions(ids: list[str]) -> int:

@@ -580,6 +580,50 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client_id}/rack/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Export Table
+         * @description The rack as CSV.
+         */
+        get: operations["studio_rack_api_export_table"];
+        put?: never;
+        /**
+         * Keep Table
+         * @description Hang a table's good rows.
+         */
+        post: operations["studio_rack_api_keep_table"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/rack/table/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Preview Table
+         * @description Row by row what a table would hang, and what is refused and why; nothing is written.
+         */
+        post: operations["studio_rack_api_preview_table"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rack/{piece_id}": {
         parameters: {
             query?: never;
@@ -2242,6 +2286,50 @@ export interface components {
             /** Line */
             line: string;
         };
+        /** Added */
+        Added: {
+            /** Added */
+            added: number;
+        };
+        /**
+         * Text
+         * @description A file or a table, as text.
+         */
+        Text: {
+            /** Text */
+            text: string;
+        };
+        /**
+         * PieceRowOut
+         * @description A piece that a table would hang: its line, what it is, and how many figures it has.
+         */
+        PieceRowOut: {
+            /** Line */
+            line: number;
+            /** Title */
+            title: string;
+            /** Figures */
+            figures: number;
+        };
+        /** PieceTableOut */
+        PieceTableOut: {
+            /** Rows */
+            rows: components["schemas"]["PieceRowOut"][];
+            /** Refused */
+            refused: components["schemas"]["RefusedOut"][];
+        };
+        /**
+         * RefusedOut
+         * @description A line of a table that cannot be taken, and why.
+         */
+        RefusedOut: {
+            /** Line */
+            line: number;
+            /** Text */
+            text: string;
+            /** Reason */
+            reason: string;
+        };
         /** AlterationOut */
         AlterationOut: {
             /** Key */
@@ -2708,25 +2796,6 @@ export interface components {
             readings: number;
             /** Looks */
             looks: number;
-        };
-        /** Text */
-        Text: {
-            /** Text */
-            text: string;
-        };
-        /** Added */
-        Added: {
-            /** Added */
-            added: number;
-        };
-        /** RefusedOut */
-        RefusedOut: {
-            /** Line */
-            line: number;
-            /** Text */
-            text: string;
-            /** Reason */
-            reason: string;
         };
         /** RowOut */
         RowOut: {
@@ -3680,6 +3749,100 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RackPieceOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_rack_api_export_table: {
+        parameters: {
+            query?: {
+                unit?: "cm" | "in";
+            };
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    studio_rack_api_keep_table: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Text"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Added"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_rack_api_preview_table: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Text"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PieceTableOut"];
                 };
             };
             /** @description Unprocessable Entity */

@@ -28,7 +28,9 @@
   <main class="p-8 text-bark"><p role="status">Bringing the rack…</p></main>
 {:else}
   <main class="rack min-h-0 grow">
-    <div class="panel relative min-h-0 overflow-y-auto px-4 py-3" data-panel tabindex="-1"><Filters {rack} /></div>
+    <div class="panel relative min-h-0 overflow-y-auto px-4 py-3" data-panel tabindex="-1">
+      <Filters {rack} />
+    </div>
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
     <!-- It scrolls and may be empty: the keyboard reaches it all the same. -->
     <section aria-label="Pieces" class="relative min-h-0 overflow-y-auto px-4 pt-3" tabindex="0">

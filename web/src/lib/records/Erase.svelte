@@ -28,8 +28,8 @@
   <p role="status">Erased.</p>
 {:else}
   <p class="mt-1 text-sm text-bark">
-    Name, brief, sessions, readings and looks go, and cannot be brought back. What stays is a proof without a
-    name: when, by whom, how many rows.
+    Name, brief, sessions, readings, rack and looks go, and cannot be brought back. What stays is a proof
+    without a name: when, by whom, how many rows.
   </p>
   <form onsubmit={erase} class="mt-2 flex flex-wrap items-end gap-3">
     <label class="grow text-sm text-bark">

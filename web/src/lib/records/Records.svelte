@@ -3,6 +3,7 @@
   import type { Schemas } from "../api/client";
   import { studio } from "../studio.svelte";
   import Erase from "./Erase.svelte";
+  import PiecesIn from "./PiecesIn.svelte";
   import TableIn from "./TableIn.svelte";
 
   interface Props {
@@ -21,10 +22,16 @@
   {#if studio.turned}
     <p>The screen is turned to the client; records are hidden until it is turned back.</p>
   {:else}
-    <section aria-labelledby="in">
-      <h2 id="in" class="heading text-xl">Measures from a table</h2>
-      <TableIn {client} {onchange} />
-    </section>
+    <div class="space-y-8">
+      <section aria-labelledby="in">
+        <h2 id="in" class="heading text-xl">Measures from a table</h2>
+        <TableIn {client} {onchange} />
+      </section>
+      <section aria-labelledby="pieces-in">
+        <h2 id="pieces-in" class="heading text-xl">Pieces from a table</h2>
+        <PiecesIn {client} />
+      </section>
+    </div>
     <div class="space-y-8">
       <section aria-labelledby="out">
         <h2 id="out" class="heading text-xl">Take it with you</h2>
@@ -32,13 +39,14 @@
           <li>
             <a class="press" href="{path}/file" download>Everything, as a client file</a>
             <p class="mt-1 text-sm text-bark">
-              Brief, aims, every session with all its readings, looks. Open JSON; brought in under People it
-              gives the same client again.
+              Brief, aims, every session with all its readings, rack, looks. Open JSON; brought in under
+              People it gives the same client again.
             </p>
           </li>
           <li class="flex flex-wrap gap-2">
             <a class="press" href="{path}/table?unit=cm" download>Measures as a table, cm</a>
             <a class="press" href="{path}/table?unit=in" download>Measures as a table, inches</a>
+            <a class="press" href="{path}/rack/table?unit={studio.unit}" download>The rack as a table</a>
           </li>
         </ul>
       </section>
