@@ -70,7 +70,7 @@ def _node() -> str:
 
 
 def _web_sources() -> Iterator[Path]:
-    skip = {"node_modules", "build", ".svelte-kit"}
+    skip = {"node_modules", "build", ".svelte-kit", "tests"}
     for path in WEB.rglob("*"):
         if path.is_file() and not skip & set(path.relative_to(WEB).parts):
             yield path

@@ -18,6 +18,7 @@ CHECKS = {
     "mypy, strict on craft": [BIN / "mypy"],
     "arrows only go down": [BIN / "lint-imports"],
     "svelte-check": ["npm", "--prefix", "web", "run", "check"],
+    "the screens' logic": ["npm", "--prefix", "web", "run", "test"],
     "prettier": ["npm", "--prefix", "web", "run", "lint"],
 }
 
