@@ -112,10 +112,14 @@ def gunicorn(port: int, env: Mapping[str, str], *more: str) -> subprocess.Popen[
 
 def tape(port: int, env: Mapping[str, str], *more: str) -> subprocess.Popen[bytes]:
     """Start the simulated measuring tape; the desk finds it through BASILWOOD_TAPE."""
+    return _stand("tape", port, env, *more)
+
+
+def _stand(name: str, port: int, env: Mapping[str, str], *more: str) -> subprocess.Popen[bytes]:
     LOGS.mkdir(parents=True, exist_ok=True)
-    with (LOGS / "tape.log").open("ab") as log:
+    with (LOGS / f"{name}.log").open("ab") as log:
         return subprocess.Popen(
-            [str(PYTHON), "-m", "stands.tape", "--port", str(port), *more],
+            [str(PYTHON), "-m", f"stands.{name}", "--port", str(port), *more],
             cwd=ROOT,
             env={**os.environ, **env},
             stdout=log,
@@ -123,6 +127,16 @@ def tape(port: int, env: Mapping[str, str], *more: str) -> subprocess.Popen[byte
             start_new_session=True,
             preexec_fn=_ends_with_us,
         )
+
+
+def shop(port: int, env: Mapping[str, str]) -> subprocess.Popen[bytes]:
+    """Start the simulated shops; the studio finds them through BASILWOOD_SHOP."""
+    return _stand("shop", port, env)
+
+
+def stand_addresses(tape_port: int, shop_port: int) -> dict[str, str]:
+    """What the application needs to know to hear tape and shops."""
+    return {**tape_address(tape_port), "BASILWOOD_SHOP": f"http://127.0.0.1:{shop_port}"}
 
 
 def tape_address(port: int) -> dict[str, str]:
@@ -172,9 +186,10 @@ def demo(port: int, hand: float | None = None) -> None:
     with _alone(port):
         say("Basilwood")
         cluster, env = _prepare()
-        hearing = free_port()
+        hearing, street = free_port(), free_port()
         measure = tape(hearing, env, *(("--auto", str(hand)) if hand is not None else ()))
-        server = gunicorn(port, {**env, **tape_address(hearing)}, "--workers", str(WORKERS))
+        shops = shop(street, env)
+        server = gunicorn(port, {**env, **stand_addresses(hearing, street)}, "--workers", str(WORKERS))
         try:
             wait_for(port, server)
             say(f"\n  Open      http://127.0.0.1:{port}/")
@@ -184,6 +199,7 @@ def demo(port: int, hand: float | None = None) -> None:
         finally:
             stop(server)
             stop(measure)
+            stop(shops)
             cluster.stop()
 
 
@@ -193,9 +209,10 @@ def dev(port: int) -> None:
     with _alone(port):
         say("Basilwood, for its developers")
         cluster, env = _prepare(build=False)
-        hearing = free_port()
+        hearing, street = free_port(), free_port()
         measure = tape(hearing, env)
-        server = gunicorn(port + 1, {**env, **tape_address(hearing)}, "--workers", "1", "--reload")
+        shops = shop(street, env)
+        server = gunicorn(port + 1, {**env, **stand_addresses(hearing, street)}, "--workers", "1", "--reload")
         vite = subprocess.Popen(
             [
                 str(WEB / "node_modules" / ".bin" / "vite"),
@@ -221,4 +238,5 @@ def dev(port: int) -> None:
             stop(vite)
             stop(server)
             stop(measure)
+            stop(shops)
             cluster.stop()

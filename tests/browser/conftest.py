@@ -39,13 +39,16 @@ class Server:
     process: subprocess.Popen[bytes] | None = None
     tape_port: int = field(default_factory=free_port)
     tape: subprocess.Popen[bytes] | None = None
+    shop_port: int = field(default_factory=free_port)
+    shop: subprocess.Popen[bytes] | None = None
 
     @property
     def address(self) -> str:
         return f"http://127.0.0.1:{self.port}"
 
     def start(self) -> None:
-        env = {**self.env, **serve.tape_address(self.tape_port)}
+        self.shop = self.shop or serve.shop(self.shop_port, self.env)
+        env = {**self.env, **serve.stand_addresses(self.tape_port, self.shop_port)}
         self.process = serve.gunicorn(self.port, env, "--workers", "1")
         serve.wait_for(self.port, self.process)
 
@@ -91,6 +94,8 @@ def demo_server() -> Iterator[Server]:
     finally:
         running.stop()
         running.no_tape()
+        if running.shop:
+            serve.stop(running.shop)
 
 
 @pytest.fixture(scope="session")

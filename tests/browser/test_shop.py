@@ -74,3 +74,21 @@ def test_the_numbers_fit_a_phone_and_one_sheet_of_paper(stylist: Stylist) -> Non
     assert len(re.findall(rb"/Type /Page\b(?!s)", printed)) == 1
     stylist.driver.back()
     stylist.find("[data-number]")
+
+
+def test_the_shops_are_asked_which_of_theirs_fit_and_one_is_placed(stylist: Stylist) -> None:
+    stylist.sign_in()
+    stylist.open("Ottoline")
+    stylist.step("shop")
+    stylist.tab_to("[aria-label='Beside the figure'] button:last-child")
+    stylist.press(Keys.ENTER)
+    stylist.wait(lambda: len(stylist.all("[data-offer]")) >= 12, "the shelf")
+    assert stylist.violations() == []
+    name = str(stylist.all("[data-offer]")[0].get_attribute("data-offer"))
+    stylist.tab_to("[data-offer]")
+    stylist.press(Keys.ENTER)
+    stylist.sees(f"Read as {name}, size")
+    assert stylist.all("[data-placed]")
+    stylist.tab_to("button[type=button]")
+    stylist.press(Keys.ENTER)
+    stylist.wait(lambda: stylist.all("[data-offer]"), "the shelf again")

@@ -71,3 +71,12 @@ def test_sentences_are_said_in_the_studios_unit(house: House) -> None:
     assert " in " in reasons and " cm" not in reasons
     told = house.api.ask("POST", f"{path}/place", {"text": "jeans inseam 30"}).told
     assert told["read"][0]["cm"] == 76.2
+
+
+def test_a_studio_without_a_shop_or_with_a_silent_one_is_told_so(house: House, monkeypatch: Any) -> None:
+    path = f"{measured(house)}/shelf"
+    monkeypatch.delenv("BASILWOOD_SHOP", raising=False)
+    told = house.api.ask("GET", path)
+    assert told.status_code == 503 and "No shop is connected" in told.told["message"]
+    monkeypatch.setenv("BASILWOOD_SHOP", "http://127.0.0.1:9")
+    assert "does not answer" in house.api.ask("GET", path).told["message"]

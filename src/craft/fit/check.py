@@ -328,6 +328,14 @@ def _hanging_hem(of: Fitting, hem: LandedEdge) -> Iterator[Check]:
         # A top is one free change away from good; what cannot be tucked is not.
         yield Check("length", "watch" if tucks else "against", f"Ends on the {name}", text, hem.height, mends)
         return
+    if hem.at == "mid_calf":
+        text = Sentence.of(
+            "It ends {off} from the fullest calf: a little above or well below does better.",
+            off=abs(hem.height - body.height("calf") - lift),
+        )
+        mend = alter.hem_to(body, hem, "below_knee", lift)
+        yield Check("length", "watch", "Ends near the fullest calf", text, hem.height, (mend,) if mend else ())
+        return
     text = Sentence.of(f"It ends {{height}} above the ground, {_place(hem)}.", height=hem.height)
     yield Check("length", "fits", f"Ends {place(hem.at)}", text, hem.height)
 

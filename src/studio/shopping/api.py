@@ -6,9 +6,10 @@ from typing import Annotated, Any, Literal
 from uuid import UUID
 
 from django.http import HttpRequest
-from ninja import Router
+from ninja import Router, Status
 from pydantic import BaseModel, Field
 
+from craft.advise.choose import Choice
 from craft.advise.shopping import Number
 from craft.body.measures import HEIGHTS, label
 from craft.cloth.words import said
@@ -20,7 +21,7 @@ from craft.fit.zones import ZoneEase
 from craft.units import Unit
 from studio.bodies.shapes import Outline, outline
 from studio.schemas import Refusal, answer
-from studio.shopping import services
+from studio.shopping import feed, services
 
 router = Router()
 Stance = Literal["fits", "watch", "against", "caution"]
@@ -131,6 +132,63 @@ class PlacedOut(BaseModel):
     edges: list[EdgeAt]
     eases: list[EaseAt]
     checks: list[CheckOut]
+
+
+class OnOffer(BaseModel):
+    """A product of a shop: its best size for this client and what that does on the body."""
+
+    id: str
+    maker: str
+    name: str
+    kind: str
+    price: str
+    size: str
+    sizes: int
+    placed: PlacedOut
+
+
+class ShelfOut(BaseModel):
+    """What the shops offer, best first; `unread` is how many products could not be read."""
+
+    offers: list[OnOffer]
+    unread: int
+
+
+@router.get("/clients/{uuid:client_id}/shopping/shelf", response={200: ShelfOut, 503: Refusal})
+def on_offer(request: HttpRequest, client_id: UUID, heel_cm: Heel = 2.0) -> Any:
+    """Which of what the shops offer fits this client, in which size."""
+    shopper = services.shopper_of(request.user, client_id)
+    try:
+        stock = feed.shelf()
+    except feed.NoShop as why:
+        return Status(503, Refusal(message=str(why)))
+    return answer(
+        ShelfOut(
+            offers=[
+                _offer(choice, stock.products[choice.key], shopper.unit)
+                for choice in feed.fits(shopper, stock, heel_cm)
+            ],
+            unread=stock.unread,
+        )
+    )
+
+
+def _offer(choice: Choice, product: feed.Product, unit: Unit) -> OnOffer:
+    price = f"{product.price.amount:g} {product.price.currency}" if product.price else ""
+    read = [
+        FigureRead(key=key, label=said(key.rsplit("_", 1)[0]), cm=cm, doubled=False)
+        for key, cm in choice.landed.piece.figures
+    ]
+    return OnOffer(
+        id=product.id,
+        maker=product.maker,
+        name=product.name,
+        kind=said(choice.landed.piece.kind),
+        price=price,
+        size=choice.size,
+        sizes=len(product.sizes),
+        placed=placed_out(choice.landed, read, [], unit),
+    )
 
 
 @router.get("/clients/{uuid:client_id}/shopping", response=NumbersOut)

@@ -692,6 +692,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client_id}/shopping/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * On Offer
+         * @description Which of what the shops offer fits this client, in which size.
+         */
+        get: operations["studio_shopping_api_on_offer"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client_id}/shopping": {
         parameters: {
             query?: never;
@@ -2461,6 +2481,37 @@ export interface components {
             } | null;
             facts?: components["schemas"]["Facts"] | null;
         };
+        /**
+         * OnOffer
+         * @description A product of a shop: its best size for this client and what that does on the body.
+         */
+        OnOffer: {
+            /** Id */
+            id: string;
+            /** Maker */
+            maker: string;
+            /** Name */
+            name: string;
+            /** Kind */
+            kind: string;
+            /** Price */
+            price: string;
+            /** Size */
+            size: string;
+            /** Sizes */
+            sizes: number;
+            placed: components["schemas"]["PlacedOut"];
+        };
+        /**
+         * ShelfOut
+         * @description What the shops offer, best first; `unread` is how many products could not be read.
+         */
+        ShelfOut: {
+            /** Offers */
+            offers: components["schemas"]["OnOffer"][];
+            /** Unread */
+            unread: number;
+        };
         /** Landmark */
         Landmark: {
             /** Name */
@@ -3975,6 +4026,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RackPieceOut"];
+                };
+            };
+        };
+    };
+    studio_shopping_api_on_offer: {
+        parameters: {
+            query?: {
+                heel_cm?: number;
+            };
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
                 };
             };
         };

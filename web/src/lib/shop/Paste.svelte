@@ -42,7 +42,7 @@
   {#if shop.unread}<p id="unread" role="alert" class="mt-1 text-sm text-madder">{shop.unread}</p>{/if}
   <label class="mt-2 flex items-center gap-2 text-sm">
     Worn with
-    <select class="field w-auto" bind:value={shop.heel} onchange={() => void shop.place()}>
+    <select class="field w-auto" bind:value={shop.heel} onchange={() => void shop.wear()}>
       {#each heels as [name, cm] (cm)}<option value={cm}>{name}</option>{/each}
     </select>
   </label>

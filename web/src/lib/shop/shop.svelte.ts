@@ -12,6 +12,10 @@ export class Shop {
   /** The shoe it is tried with, cm of heel. */
   heel = $state(2);
   group = $state("Trousers and jeans");
+  /** Beside the figure: the numbers to look for, or what the shops have. */
+  beside = $state<"numbers" | "shelf">("numbers");
+  shelf = $state.raw<Schemas["ShelfOut"] | null>(null);
+  shelfTrouble = $state<string | null>(null);
 
   constructor(readonly clientId: string) {}
 
@@ -34,6 +38,27 @@ export class Shop {
     this.busy = false;
     this.unread = "refusal" in told ? told.refusal.message : null;
     if ("data" in told) this.placed = told.data;
+  }
+
+  /** Ask the shops which of their products fit, in this heel. */
+  async loadShelf(): Promise<void> {
+    const query = { heel_cm: this.heel };
+    const params = { path: { client_id: this.clientId }, query };
+    const told = await ask(api.GET("/api/clients/{client_id}/shopping/shelf", { params }));
+    this.shelfTrouble = "refusal" in told ? told.refusal.message : null;
+    if ("data" in told) this.shelf = told.data;
+  }
+
+  /** Another heel: whatever is shown is placed and ranked again. */
+  async wear(): Promise<void> {
+    await Promise.all([this.place(), this.beside === "shelf" ? this.loadShelf() : null]);
+  }
+
+  /** A product of a shop on the figure, in its best size. */
+  show(offer: Schemas["OnOffer"]): void {
+    this.text = "";
+    this.unread = null;
+    this.placed = { ...offer.placed, name: `${offer.name}, size ${offer.size}` };
   }
 
   clear(): void {
