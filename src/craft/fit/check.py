@@ -25,6 +25,8 @@ Stance = Literal["fits", "watch", "against", "caution"]
 
 #: A band that stands off by more than this, cm, gapes (W: two fingers flat).
 GAPES = 3.5
+#: A skirt that slides down by more than this before it holds no longer sits at the waist, cm (W).
+SLIDES = 3.0
 #: A hem this near to the fullest calf or hip lies on it, cm (W).
 ON_WIDE = 3.0
 #: A sleeve may be off the wrist bone by this, cm (W).
@@ -144,7 +146,14 @@ def _band(of: Fitting) -> Iterator[Check]:
     if ease is None:
         return
     at = ease.height + of.lift
-    if ease.cm > GAPES:
+    slides = of.body.height("waist") - ease.height if of.piece.kind == "skirt" else 0.0
+    if slides > SLIDES:
+        wide = ease.garment - of.body.girth("waist")
+        text = Sentence.of(
+            "The band is {wide} wider than the waist and slides down by {by} before it holds.", wide=wide, by=slides
+        )
+        yield Check("band", "against", "Slides below the waist", text, at, (alter.take_in(wide - 1.0, "waist", 1.0),))
+    elif ease.cm > GAPES:
         text = Sentence.of("The band is {gap} wider than the body there and stands off behind.", gap=ease.cm)
         leaves = 1.0
         mends = (alter.belt(ease.cm), alter.take_in(ease.cm - leaves, "waist", leaves))

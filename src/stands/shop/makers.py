@@ -88,9 +88,10 @@ def figures(pattern: Pattern, hip: float, inseam: float | None) -> Figures:
     if pattern.chest:
         found["chest"] = hip - BUST_LESS + pattern.hip_ease
     else:
-        # A band that sits lower is cut for a wider place.
+        # A band that sits lower than the waist is cut for a wider place.
         lower = max(0.0, HIGH_RISE - found.get("front_rise", HIGH_RISE))
-        found["waist"] = hip - WAIST_LESS + 6.0 + maker.waist_over + WIDER_BELOW * lower
+        below = 6.0 if "front_rise" in found else 1.0
+        found["waist"] = hip - WAIST_LESS + below + maker.waist_over + WIDER_BELOW * lower
     if pattern.sleeve is not None:
         found["sleeve"] = pattern.sleeve + SLEEVE_GROWS * by
     return {key: round(cm, 1) for key, cm in found.items()}
