@@ -15,6 +15,7 @@ from craft.fit import alter
 from craft.fit.alter import Alteration
 from craft.fit.edges import LandedEdge, place
 from craft.fit.zones import ZoneEase
+from craft.read.reading import SEATED_HEM_OVER_KNEE
 from craft.schools import Schools
 from craft.units import Sentence
 from craft.wear.bottom import FOOT_OVER_ANKLE, RISE_AT, rise_word, wear_bottom
@@ -31,8 +32,6 @@ SLIDES = 3.0
 ON_WIDE = 3.0
 #: A sleeve may be off the wrist bone by this, cm (W).
 SLEEVE_PLAY = 1.5
-#: Sitting, a hem rises by about this share of the knee's girth: cloth has to go over the bent knee (W).
-SEATED_RISE = 0.25
 #: A hem that passes over the foot may come so much lower for each cm of heel: the foot points down in
 #: it (W). Brief, section 4: a straight full length bunches with flat shoes; cuff it, hem it, or wear a heel.
 FOOT_TAKES = 0.8
@@ -381,7 +380,7 @@ def _sitting(of: Fitting) -> Iterator[Check]:
     hem = of.edge("hem")
     if not of.seated or hem is None or of.piece.slot not in ("bottom", "one_piece"):
         return
-    rises = SEATED_RISE * of.body.girth("knee")
+    rises = SEATED_HEM_OVER_KNEE * of.body.girth("knee")
     text = Sentence.of("Sitting, it rises by about {rises}, to {to}.", rises=rises, to=hem.height + rises)
     bare = of.has_legs and hem.height + rises > landed_height(of.body, "ankle", of.lift) + 8.0
     yield Check("sitting", "watch" if bare else "fits", "Rises when sitting", text, hem.height)

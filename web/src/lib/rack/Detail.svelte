@@ -1,9 +1,9 @@
 <script lang="ts">
   /** The chosen piece: what it does on this body, its words and figures to change in place, and its facts. */
   import { api, ask, type Schemas } from "../api/client";
+  import FitCheck from "../shop/FitCheck.svelte";
   import { studio } from "../studio.svelte";
   import { figure as written, length, said } from "../units";
-  import Mark from "../ui/Mark.svelte";
   import { notice } from "../ui/notice.svelte";
   import type { Rack } from "./rack.svelte";
 
@@ -13,9 +13,6 @@
     words: Schemas["Vocabulary"];
   }
   const { rack, detail, words }: Props = $props();
-  const MARKS = { fits: "for", watch: "watch", against: "against", caution: "caution" } as const;
-  const SAID = { fits: "fits", watch: "look twice", against: "does not fit", caution: "caution" };
-  const COSTS = { free: "Free", shoe: "Another shoe", tailor: "Tailor", shop: "Shop" };
   const STATES = ["in_use", "at_the_tailor", "lent", "to_let_go"] as const;
   const BY_SLOT: Record<string, string[]> = {
     bottom: ["cut", "fit", "rise", "hem", "pattern"],
@@ -87,19 +84,7 @@
   <ul class="mt-1 space-y-1.5">
     {#each checks as check (check.key)}
       <li data-check={check.key} data-stance={check.stance}>
-        <p class="flex items-baseline gap-1.5 font-semibold">
-          <span class="translate-y-0.5"><Mark of={MARKS[check.stance]} size={13} /></span>
-          <span class="sr-only">{SAID[check.stance]}:</span>{check.title}
-        </p>
-        {#if !studio.turned}
-          <p class="pl-5 text-sm leading-snug">{check.text}</p>
-          {#each check.alterations as change (change.key)}
-            <p class="ml-5 border-l-2 border-dashed border-rule pl-2 text-sm">
-              <span class="text-bark">{COSTS[change.cost]}:</span>
-              {change.text} <span class="text-bark">{change.reaches}</span>
-            </p>
-          {/each}
-        {/if}
+        <FitCheck {check} />
       </li>
     {:else}
       <li class="text-sm text-bark">No figure yet says how it fits. Type one below.</li>

@@ -3,13 +3,10 @@
   import type { Schemas } from "../api/client";
   import { apart, useScale } from "../figure/scale.svelte";
   import { studio } from "../studio.svelte";
-  import Mark from "../ui/Mark.svelte";
+  import FitCheck from "./FitCheck.svelte";
 
   const { placed }: { placed: Schemas["PlacedOut"] } = $props();
   const scale = useScale();
-  const MARKS = { fits: "for", watch: "watch", against: "against", caution: "caution" } as const;
-  const SAID = { fits: "fits", watch: "look twice", against: "does not fit", caution: "caution" };
-  const COSTS = { free: "Free", shoe: "Another shoe", tailor: "Tailor", shop: "Shop" };
   // With a client beside you only what is good is said.
   const shown = $derived(placed.checks.filter((check) => !studio.turned || check.stance === "fits"));
   let heights = $state<number[]>([]);
@@ -42,19 +39,7 @@
         data-check={check.key}
         data-stance={check.stance}
       >
-        <p class="flex items-baseline gap-1.5 font-semibold">
-          <span class="translate-y-0.5"><Mark of={MARKS[check.stance]} /></span>
-          <span class="sr-only">{SAID[check.stance]}:</span>{check.title}
-        </p>
-        {#if !studio.turned}
-          <p class="pl-[21px] text-sm leading-snug">{check.text}</p>
-          {#each check.alterations as change (change.key)}
-            <p class="change ml-[21px] border-l-2 pl-2 text-sm">
-              <span class="text-bark">{COSTS[change.cost]}:</span>
-              {change.text} <span class="text-bark">{change.reaches}</span>
-            </p>
-          {/each}
-        {/if}
+        <FitCheck {check} />
       </li>
     {/each}
   </ul>
@@ -67,9 +52,5 @@
   .lead {
     fill: none;
     stroke: var(--color-rule);
-  }
-  .change {
-    border-left-style: dashed;
-    border-color: var(--color-rule);
   }
 </style>
