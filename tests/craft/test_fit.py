@@ -185,6 +185,17 @@ def test_each_kind_has_its_own_check(words: dict[str, object], key: str, stance:
     assert "{" not in check.text.say("in") and check.text.say("cm").endswith(".")
 
 
+def test_no_heel_is_offered_as_a_mend_to_who_wears_none() -> None:
+    for words in (
+        {"cut": "wide", "inseam_cm": 80, "leg_opening_cm": 60},
+        {"cut": "straight", "inseam_cm": 76, "leg_opening_cm": 42},
+    ):
+        piece = Piece.of({"is": "trousers", **words})
+        with_, without = (land(BODY, piece, barefoot_on(2.0), heels=heels) for heels in (True, False))
+        costs = [{change.cost for check in one.checks for change in check.alterations} for one in (with_, without)]
+        assert "shoe" in costs[0] and costs[1] == costs[0] - {"shoe"}
+
+
 def test_sitting_lifts_a_hem_only_for_who_is_asked_about_it() -> None:
     piece = Piece.of({"is": "trousers", "inseam_cm": 65})
     assert not [check for check in land(BODY, piece).checks if check.key == "sitting"]
@@ -213,7 +224,7 @@ def test_what_rests_on_an_estimate_is_a_doubt_and_names_what_to_measure() -> Non
     assert (near.stance, far.stance) == ("watch", "against") and "measure the arm to wrist" in near.text.say()
     skirt = Piece.of({"is": "skirt", "waist_cm": vague.girth("waist") - 6})
     check = next(check for check in land(vague, skirt).checks if check.key == "band")
-    assert check.stance in ("watch", "fits")
+    assert check.stance == "watch" and "measure the waist" in check.text.say()
     tight = next(c for c in land(BODY, Piece.of({"is": "shirt", "chest_cm": 88})).checks if c.key == "bust")
     assert tight.stance == "against" and "estimate" not in tight.text.say()
 

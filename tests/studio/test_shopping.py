@@ -40,6 +40,11 @@ def test_who_will_not_wear_heels_gets_flat_lengths_only(house: House) -> None:
     assert {n["worn"] for n in house.api.ask("GET", path).told["numbers"]} >= {"a high heel", "flat shoes"}
     house.api.ask("PATCH", f"/clients/{house.client.id}", {"version": 1, "aims": {"wont": ["heels"]}})
     told = house.api.ask("GET", path).told
+    house.api.ask("PATCH", f"/clients/{house.client.id}", {"version": 2, "aims": {}})
+    assert house.api.ask("GET", path).told["heels"] is True
+    injured = {"version": 3, "brief": {"limits": ["foot_ankle_knee_back_injury"]}}
+    house.api.ask("PATCH", f"/clients/{house.client.id}", injured)
+    assert house.api.ask("GET", path).told["heels"] is False
     assert told["heels"] is False and {n["worn"] for n in told["numbers"]} == {"", "any shoe", "flat shoes"}
 
 

@@ -49,6 +49,7 @@ def choose(
     schools: Schools | None = None,
     *,
     seated: bool = False,
+    heels: bool = True,
 ) -> tuple[Choice, ...]:
     """The best size of each product, the best product first.
 
@@ -60,7 +61,9 @@ def choose(
     """
     best = []
     for offer in offers:
-        tried = [(land(body, piece, shoes, schools, seated=seated), size) for size, piece in offer.sizes.items()]
+        tried = [
+            (land(body, piece, shoes, schools, seated=seated, heels=heels), size) for size, piece in offer.sizes.items()
+        ]
         ranked = [Choice(offer.key, size, landed, _cost(landed)) for landed, size in tried]
         if ranked:
             best.append(min(ranked, key=lambda choice: choice.cost))

@@ -63,6 +63,7 @@ class Fitting:
     edges: tuple[LandedEdge, ...]
     eases: tuple[ZoneEase, ...]
     seated: bool
+    heels: bool
 
     @property
     def lift(self) -> float:
@@ -276,12 +277,14 @@ def _leg_hem(of: Fitting, hem: LandedEdge) -> Iterator[Check]:
     wide, passes = _opening(of)
     word = "foot" if wide else "ankle"
     bunches_at = body.height("ankle_bone") + lift - FLOOR_BELOW - (FOOT_TAKES * lift if passes else 0.0)
+    # A heel is no mend for who will not, or must not, wear one.
+    lifts = passes or wide if of.heels else False
     least = (body.height("ankle_bone") - FLOOR_BELOW - (hem.height - lift)) / FOOT_TAKES
     mends = tuple(
         found
         for found in (
             None if wide else alter.cuff_to(body, hem, word, lift),
-            alter.heel_for(body, hem, lift) if wide else alter.heel_of(body, hem, lift, least) if passes else None,
+            _heel(body, hem, lift, least, wide=wide) if lifts else None,
             alter.hem_to(body, hem, word, lift),
         )
         if found
@@ -303,6 +306,11 @@ def _leg_hem(of: Fitting, hem: LandedEdge) -> Iterator[Check]:
     else:
         text = Sentence.of(f"It ends {{height}} above the ground, {_place(hem)}.", height=hem.height)
         yield Check("length", "fits", f"Ends {place(hem.at)}", text, hem.height)
+
+
+def _heel(body: Body, hem: LandedEdge, lift: float, least: float, *, wide: bool) -> Alteration | None:
+    """The heel that makes a length right: a wide hem skims the foot in it, a closer one no longer bunches."""
+    return alter.heel_for(body, hem, lift) if wide else alter.heel_of(body, hem, lift, least)
 
 
 def _opening(of: Fitting) -> tuple[bool, bool]:

@@ -46,8 +46,10 @@ def land(
     schools: Schools | None = None,
     *,
     seated: bool = False,
+    heels: bool = True,
 ) -> Landed:
-    """Where a piece lands on a body in these shoes, what ease it leaves, and what would mend it.
+    """Where a piece lands on a body in these shoes, what ease it leaves, and what would mend it: for who lives
+    seated, and without `heels` for who does not wear them.
 
     >>> from craft.body import Measures
     >>> body = Body.of(Measures.of({"stature": 165, "waist_height": 104, "calf_height": 31.5, "waist": 74, "hip": 100}))
@@ -60,7 +62,7 @@ def land(
     found = tuple(eases(body, piece, band))
     if piece.kind in BOOTS:
         found += tuple(_shaft(body, piece))
-    fitting = Fitting(body, piece, shoes, schools, edges, found, seated)
+    fitting = Fitting(body, piece, shoes, schools, edges, found, seated, heels)
     return Landed(piece, shoes, edges, found, checks(fitting))
 
 

@@ -11,10 +11,6 @@ from craft.cloth import Piece
 from craft.formats.brief_form import Said, Short
 
 #: Where a piece is in its life with the client.
-STATES = ("in_use", "at_the_tailor", "lent", "to_let_go")
-SEASONS = ("spring", "summer", "autumn", "winter")
-FORMALITY = ("home", "relaxed", "smart", "formal")
-
 State = Literal["in_use", "at_the_tailor", "lent", "to_let_go"]
 Season = Literal["spring", "summer", "autumn", "winter"]
 

@@ -65,7 +65,10 @@ class RackPieceOut(BaseModel):
 
 
 class RackOut(BaseModel):
+    """The rack, and whether this client is offered heels at all."""
+
     pieces: list[RackPieceOut]
+    heels: bool
 
 
 class PieceRowOut(BaseModel):
@@ -121,7 +124,9 @@ def _title(piece: Piece) -> str:
 def rack(request: HttpRequest, client_id: UUID, heel_cm: Heel = 2.0) -> Any:
     """Every piece of a client's rack, landed."""
     shopper, rows = services.landed_rack(request.user, client_id, heel_cm)
-    return answer(RackOut(pieces=[rack_piece_out(row, landed, shopper.body) for row, landed in rows]))
+    return answer(
+        RackOut(pieces=[rack_piece_out(row, landed, shopper.body) for row, landed in rows], heels=shopper.heels)
+    )
 
 
 @router.post("/clients/{uuid:client_id}/rack", response={201: RackPieceOut, 422: Refusal})

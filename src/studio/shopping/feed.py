@@ -103,4 +103,6 @@ def read_feed(told: object) -> Shelf:
 
 def fits(shopper: Shopper, stock: Shelf, heel: float) -> tuple[Choice, ...]:
     """Which of these fit: the best size of each product, best first."""
-    return choose(shopper.body, stock.offers, barefoot_on(heel), shopper.schools, seated=shopper.seated)
+    return choose(
+        shopper.body, stock.offers, barefoot_on(heel), shopper.schools, seated=shopper.seated, heels=shopper.heels
+    )

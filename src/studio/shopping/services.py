@@ -16,6 +16,8 @@ from craft.wear.shoes import BOOTS, barefoot_on
 from studio.bodies.known import body_of
 from studio.people.models import Client, Member
 
+INJURY = "foot_ankle_knee_back_injury"
+
 
 @dataclass(frozen=True)
 class Shopper:
@@ -36,7 +38,8 @@ def shopper_of(member: Member, client_id: Any) -> Shopper:
         client.name,
         body_of(client),
         Schools.of(client.studio.schools),
-        heels="heels" not in client.aims.get("wont", ()),
+        # After an injury a change of heel is the clinician's to allow (brief, section 16).
+        heels="heels" not in client.aims.get("wont", ()) and INJURY not in client.brief.get("limits", ()),
         seated=bool(client.brief.get("seated")),
         unit=client.studio.unit,
     )
@@ -57,4 +60,4 @@ def land_on(shopper: Shopper, piece: Piece, heel: float) -> Landed:
     """A piece on this body. A boot brings its own heel."""
     own = piece.figure("heel_cm") if piece.kind in BOOTS else None
     shoes = barefoot_on(heel if own is None else own)
-    return land(shopper.body, piece, shoes, shopper.schools, seated=shopper.seated)
+    return land(shopper.body, piece, shoes, shopper.schools, seated=shopper.seated, heels=shopper.heels)

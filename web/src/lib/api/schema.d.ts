@@ -2250,10 +2250,15 @@ export interface components {
              */
             note: string;
         };
-        /** RackOut */
+        /**
+         * RackOut
+         * @description The rack, and whether this client is offered heels at all.
+         */
         RackOut: {
             /** Pieces */
             pieces: components["schemas"]["RackPieceOut"][];
+            /** Heels */
+            heels: boolean;
         };
         /**
          * RackPieceOut

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** A new piece in one line, and what of the rack is shown. */
+  import { heelsFor } from "../shop/heels";
   import type { Rack } from "./rack.svelte";
 
   const { rack }: { rack: Rack } = $props();
@@ -9,13 +10,6 @@
     ["watch", "to look at twice"],
     ["against", "that do not fit yet"],
     ["caution", "to take care with"],
-  ] as const;
-  const HEELS = [
-    ["barefoot", 0],
-    ["flat shoes", 2],
-    ["a kitten heel", 4.5],
-    ["a mid heel", 6.5],
-    ["a high heel", 9.5],
   ] as const;
 </script>
 
@@ -69,7 +63,7 @@
   <label class="block text-sm text-bark">
     Worn with
     <select class="field text-walnut" bind:value={rack.heel} onchange={() => void rack.load()}>
-      {#each HEELS as [name, cm] (cm)}<option value={cm}>{name}</option>{/each}
+      {#each heelsFor(rack.heels) as [name, cm] (cm)}<option value={cm}>{name}</option>{/each}
     </select>
   </label>
   <p class="pt-1 text-sm" role="status" data-testid="count">

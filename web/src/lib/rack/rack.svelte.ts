@@ -14,6 +14,8 @@ export class Rack {
   line = $state("");
   /** The shoe the rack is looked at with, cm of heel. */
   heel = $state(2);
+  /** Whether this client is offered heels. */
+  heels = $state(true);
   sought = $state("");
   kind = $state("");
   how = $state("");
@@ -50,7 +52,7 @@ export class Rack {
       api.GET("/api/clients/{client_id}/rack", { params: { path: { client_id: this.clientId }, query } }),
     );
     this.trouble = "refusal" in told ? told.refusal.message : null;
-    if ("data" in told) this.pieces = told.data.pieces;
+    if ("data" in told) ({ pieces: this.pieces, heels: this.heels } = told.data);
     if (this.detail) await this.choose(this.detail.piece.id);
   }
 

@@ -2,17 +2,11 @@
   /** A product description pasted in, the shoe it is tried with, and what was read of it. */
   import { studio } from "../studio.svelte";
   import { length, said } from "../units";
+  import { heelsFor } from "./heels";
   import type { Shop } from "./shop.svelte";
 
   const { shop, clientId }: { shop: Shop; clientId: string } = $props();
-  const HEELS = [
-    ["barefoot", 0],
-    ["flat shoes", 2],
-    ["a kitten heel", 4.5],
-    ["a mid heel", 6.5],
-    ["a high heel", 9.5],
-  ] as const;
-  const heels = $derived(shop.numbers?.heels === false ? HEELS.slice(0, 2) : HEELS);
+  const heels = $derived(heelsFor(shop.numbers?.heels ?? true));
   const EXAMPLE = "High-rise straight jeans, 2 % elastane. Front rise 27 cm, inseam 30in, leg opening 19 cm";
 
   function submit(event: SubmitEvent) {
