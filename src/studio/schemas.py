@@ -9,6 +9,7 @@ from ninja import Schema
 from pydantic import BaseModel, ConfigDict, Field, StringConstraints, create_model
 
 from craft.cloth import words
+from craft.cloth.piece import POSSIBLE
 from studio.people.models import NAME_LENGTH
 
 #: A name as typed: trimmed, not empty, not endless.
@@ -64,7 +65,8 @@ def _piece_fields() -> dict[str, Any]:
     fields |= dict.fromkeys(words.FLAGS, (bool | None, None))
     fields["colour"] = (Annotated[str, StringConstraints(max_length=20)] | None, None)
     figures = sorted({figure for listed in words.FIGURES.values() for figure in listed})
-    fields |= {key: (Annotated[float, Field(ge=0, le=220)] | None, None) for key in figures}
+    most = {key: POSSIBLE[words.unit_of(key) or "cm"][1] for key in figures}
+    fields |= {key: (Annotated[float, Field(ge=0, le=most[key])] | None, None) for key in figures}
     return fields
 
 

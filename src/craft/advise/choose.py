@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from craft.body import Body
 from craft.cloth import Piece
 from craft.fit import Landed, land
-from craft.fit.check import Check, Stance
+from craft.fit.fitting import Check, Stance
 from craft.fit.zones import WORDS
 from craft.schools import Schools
 from craft.wear.shoes import BAREFOOT, WornShoes

@@ -31,3 +31,13 @@ def lightness(colour: str) -> float:
 def difference(one: str, two: str) -> float:
     """How far apart two colours look: 0 is the same, black to white is about 0.8 (OKLab distance)."""
     return float(Color(hex_of(one)).distance(Color(hex_of(two)), space="oklab"))
+
+
+@lru_cache(maxsize=4096)
+def nearest_name(colour: str) -> str:
+    """The name of the vocabulary's colour that looks most like this one.
+
+    >>> nearest_name("#20293f")
+    'navy'
+    """
+    return min(COLOURS, key=lambda name: difference(name, colour))

@@ -53,9 +53,10 @@ _KIND_BY_FIGURE = (
 #: What may stand between a figure's name and the figure.
 _BETWEEN = r"[\s\-–(=]*(?:(?:laid )?flat|round|approx\.?|about|girth|circumference|width)?[\s)=\-–]*"
 _LENGTH = r"(\d+(?:[.,]\d+)?(?:\s+\d+/\d+)?\s*(?:cm|in\b|inch(?:es)?|″|\")?)"
-_STRETCH = re.compile(r"(\d{1,2})\s*%\s*(?:elastane|spandex|stretch)", re.IGNORECASE)
-#: What elastane in a woven cloth stretches by, per cent of girth for each per cent of it (W).
-PER_ELASTANE = 8.0
+#: “98 % cotton, 2 % elastane”, and the other names that fibres have.
+_FIBRE_AS = {"spandex": "elastane", "nylon": "polyamide", "linen": "flax", "rayon": "viscose", "stretch": "elastane"}
+_SHARE = re.compile(rf"(\d{{1,3}}(?:[.,]\d)?)\s*%\s*({'|'.join((*words.FIBRES, *_FIBRE_AS))})\b")
+_WEIGHT = re.compile(r"(\d{2,4})\s*(?:g/m²|g/m2|gsm)")
 
 
 class NothingRead(ValueError):
@@ -87,10 +88,23 @@ def read_description(text: str, unit: Unit = "cm") -> Description:
     known = words.FIGURES[slot]
     unread += [said(key.removesuffix("_cm")) for key in figures if key not in known]
     described = {"is": kind, **_words(low, slot), **{key: cm for key, cm in figures.items() if key in known}}
-    stretch = _STRETCH.search(low)
-    if stretch and "stretch_pct" in known:
-        described["stretch_pct"] = min(60.0, float(stretch[1]) * PER_ELASTANE)
+    described |= {key: share for key, share in find_cloth(low)[0].items() if key in known}
     return Description(Piece.of(described), tuple(doubled), tuple(unread))
+
+
+def find_cloth(text: str) -> tuple[dict[str, float], str]:
+    """The shares of fibres and the weight that a text names, and the text without them.
+
+    >>> find_cloth("jeans, 98 % cotton 2% spandex")[0]
+    {'cotton_pct': 98.0, 'elastane_pct': 2.0}
+    """
+    found: dict[str, float] = {}
+    for share, fibre in _SHARE.findall(text):
+        found.setdefault(f"{_FIBRE_AS.get(fibre, fibre)}_pct", float(share.replace(",", ".")))
+    weight = _WEIGHT.search(text)
+    if weight:
+        found["weight_gsm"] = float(weight[1])
+    return found, _WEIGHT.sub(" ", _SHARE.sub(" ", text))
 
 
 def find_figures(text: str, unit: Unit) -> tuple[dict[str, float], list[str], list[str], str]:

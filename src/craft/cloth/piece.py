@@ -10,8 +10,8 @@ from typing import Any
 from craft.cloth import words
 
 _HEX = re.compile(r"^#[0-9a-f]{6}$")
-#: What any single flat measurement can be, cm.
-POSSIBLE_CM = (0.0, 220.0)
+#: What any single figure can be, by its unit.
+POSSIBLE = {"cm": (0.0, 220.0), "%": (0.0, 100.0), "g/m²": (10.0, 1500.0)}
 
 
 class UnknownWord(ValueError):
@@ -37,7 +37,7 @@ class Piece:
 
     @classmethod
     def of(cls, described: Mapping[str, Any]) -> Piece:
-        """Make a piece from its words (`is`, `cut`, ...) and figures (`*_cm`, `*_pct`). Raises UnknownWord."""
+        """Make a piece from its words (`is`, `cut`, ...) and figures (`*_cm`, `*_pct`, `*_gsm`). Raises UnknownWord."""
         rest = dict(described)
         kind = rest.pop("is", None)
         if kind not in words.SLOT_OF:
@@ -46,10 +46,13 @@ class Piece:
         for key, value in rest.items():
             if value is None or value == []:
                 continue
-            if key.endswith(("_cm", "_pct")):
+            if words.unit_of(key):
                 figures[key] = _figure(words.SLOT_OF[kind], key, value)
             else:
                 said[key] = _word(key, value)
+        shares = sum(figures.get(f"{fibre}_pct", 0.0) for fibre in words.FIBRES)
+        if shares > 100.5:
+            raise UnknownWord("fibre share", f"{shares:g} % together")
         return cls(kind, tuple(sorted(said.items())), tuple(sorted(figures.items())))
 
     @property
@@ -82,7 +85,7 @@ class Piece:
         return frozenset()
 
     def figure(self, key: str) -> float | None:
-        """A flat measurement, cm, or None where none was taken."""
+        """A figure in the unit its key ends in, or None where none was taken."""
         for name, value in self.figures:
             if name == key:
                 return value
@@ -124,7 +127,7 @@ def _word(key: str, value: Any) -> Any:
 def _figure(slot: str, key: str, value: Any) -> float:
     if key not in words.FIGURES.get(slot, ()):
         raise UnknownWord(f"figure of {words.said(slot)}", key, words.FIGURES.get(slot, ()))
-    low, high = POSSIBLE_CM
+    low, high = POSSIBLE[words.unit_of(key) or "cm"]
     if isinstance(value, bool) or not isinstance(value, int | float) or not low <= value <= high:
         raise UnknownWord(key, value)
     return float(value)

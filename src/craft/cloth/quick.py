@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
-from craft.cloth.description import find_figures
+from craft.cloth.description import find_cloth, find_figures
 from craft.cloth.piece import Piece, UnknownWord
 from craft.cloth.spoken import NotUnderstood, hear
-from craft.cloth.words import FIGURES, KINDS, SLOT_OF, said
+from craft.cloth.words import FIGURES, KINDS, SLOT_OF, figure_name, said
 from craft.units import Unit
 
 
@@ -16,8 +16,12 @@ def read_line(line: str, unit: Unit = "cm") -> Piece:
     >>> piece = read_line("camel coat knee, chest 108")
     >>> piece.kind, piece.figure("chest_cm")
     ('coat', 108.0)
+    >>> read_line("navy jeans, 98% cotton, 2% elastane").figure("elastane_pct")
+    2.0
     """
-    figures, _, unread, rest = find_figures(" ".join(line.lower().split()), unit)
+    cloth, rest = find_cloth(" ".join(line.lower().split()))
+    figures, _, unread, rest = find_figures(rest, unit)
+    figures |= cloth
     if unread:
         raise NotUnderstood(f"“{unread[0][:60]}” is not a length.")
     heard = hear(" ".join(rest.replace(",", " ").replace(";", " ").split()), KINDS)
@@ -27,5 +31,5 @@ def read_line(line: str, unit: Unit = "cm") -> Piece:
     known = FIGURES[SLOT_OF[described["is"]]]
     for key in figures:
         if key not in known:
-            raise UnknownWord(f"figure of {said(described['is'])}", said(key.removesuffix("_cm")), known)
+            raise UnknownWord(f"figure of {said(described['is'])}", figure_name(key), known)
     return Piece.of({**described, **figures})

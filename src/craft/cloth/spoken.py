@@ -13,6 +13,7 @@ from craft.cloth.words import (
     DRESSED_KINDS,
     FABRIC,
     FIT,
+    FLAGS,
     LEG_CUTS,
     NECK,
     ONE_OF,
@@ -84,6 +85,9 @@ _TOGETHER: dict[str, tuple[tuple[str, str], ...]] = {
     "bottom": (("rise", "rise"), ("hem", "")),
     "shoes": (("heel", "heel"), ("toe", "toe"), ("shaft", "shaft")),
 }
+#: The same for everything made of cloth.
+_OF_CLOTH: tuple[tuple[str, str], ...] = (("drape", "drape"), ("surface", ""), ("wash", ""), ("hem_finish", "hem"),
+                                          ("runs", ""), ("sheerness", ""))  # fmt: skip
 _PARTED = re.compile(r"[,;.\n]+")
 
 
@@ -142,7 +146,7 @@ def _add(piece: dict[str, Any], tokens: list[str]) -> None:
         size, key, word = next(_meanings(slot, tokens, at), (1, "", ""))
         if key in ("fabric", "swim_detail"):
             piece[key] = [*piece.get(key, []), word]
-        elif key in ("cuffed", "rolled", "ankle_strap", "open"):
+        elif key in FLAGS:
             piece[key] = True
         elif key:
             piece[key] = word
@@ -159,7 +163,7 @@ def _meanings(slot: str, tokens: list[str], at: int) -> Iterator[tuple[int, str,
         phrase = " ".join(tokens[at : at + size])
         if len(tokens) - at < size:
             continue
-        for key, ending in _TOGETHER[slot]:
+        for key, ending in (*_TOGETHER[slot], *(() if slot in ("shoes", "extra") else _OF_CLOTH)):
             for word in ONE_OF[key]:
                 spoken = said(word)
                 if phrase == f"{spoken} {ending}".strip() or (ending and phrase == f"{ending} {spoken}"):
@@ -172,6 +176,8 @@ def _meanings(slot: str, tokens: list[str], at: int) -> Iterator[tuple[int, str,
         if slot == "top" and phrase in ("untucked", "tucked", "bloused", "knotted", "rolled"):
             meant = {"untucked": "none", "tucked": "full", "bloused": "bloused", "knotted": "knot"}.get(phrase)
             yield (size, "tuck", meant) if meant else (size, "rolled", "")
+        if phrase == "distressed":
+            yield size, phrase, ""
         if slot == "bottom" and phrase in ("cuffed", "inside", "outside"):
             yield (size, "cuffed", "") if phrase == "cuffed" else (size, "worn", phrase)
         if slot == "shoes" and phrase in ("ankle strap", "strap"):

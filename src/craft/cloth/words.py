@@ -72,29 +72,62 @@ ONE_OF: dict[str, tuple[str, ...]] = {
     "heel_shape": ("block", "stiletto", "wedge", "platform"),
     "shaft": ("close", "slim", "wide"),
     "drop": ("short", "long"),
+    # How a cloth falls, what shows through it, how its surface takes the light, how denim was washed,
+    # how an edge is finished, and which way a pattern runs.
+    "drape": ("stiff", "soft", "fluid"),
+    "sheerness": ("opaque", "half_sheer", "see_through"),
+    "surface": ("matt", "shiny", "brushed", "textured"),
+    "wash": ("unwashed", "dark_wash", "mid_wash", "light_wash"),
+    "hem_finish": ("raw", "finished"),
+    "runs": ("lengthwise", "crosswise", "diagonal", "all_over"),
 }
 SOME_OF: dict[str, tuple[str, ...]] = {
     "fabric": FABRIC,
     "fade": ("thighs", "seat"),
     "swim_detail": SWIM_DETAIL,
 }
-FLAGS = ("cuffed", "open", "rolled", "ankle_strap")
+FLAGS = ("cuffed", "open", "rolled", "ankle_strap", "distressed")
 
-#: Flat measurements a piece may carry, cm, by slot. A girth is the whole girth, not the flat half.
+#: Fibres whose shares a piece may carry, per cent of its cloth.
+FIBRES = (
+    *("cotton", "wool", "silk", "flax", "cashmere", "viscose", "lyocell"),
+    *("polyester", "polyamide", "acrylic", "elastane"),
+)
+#: Figures of a piece end in their unit: cm, per cent, grams a square metre.
+UNITS = {"_cm": "cm", "_pct": "%", "_gsm": "g/m²"}
+_CLOTH = ("stretch_pct", "recovery_pct", "weight_gsm", "repeat_cm", *(f"{fibre}_pct" for fibre in FIBRES))
+
+#: Measurements a piece may carry, by slot. A girth is the whole girth, not the flat half.
 _LEGS = ("front_rise_cm", "back_rise_cm", "inseam_cm", "outseam_cm", "thigh_cm", "knee_cm", "leg_opening_cm")
 _TRUNK = (
     *("length_cm", "chest_cm", "waist_cm", "hip_cm", "hem_sweep_cm", "sleeve_cm", "upper_arm_cm", "shoulder_cm"),
-    *("neck_depth_cm", "hem_cm", "stretch_pct"),
+    *("neck_depth_cm", "hem_cm", *_CLOTH),
 )
 FIGURES: dict[str, tuple[str, ...]] = {
-    "bottom": (*_LEGS, "waist_cm", "hip_cm", "length_cm", "hem_sweep_cm", "hem_cm", "stretch_pct"),
+    "bottom": (*_LEGS, "waist_cm", "hip_cm", "length_cm", "hem_sweep_cm", "hem_cm", *_CLOTH),
     "top": (*_TRUNK, "torso_loop_cm"),
     "layer": _TRUNK,
     "one_piece": (*_TRUNK, *_LEGS, "torso_loop_cm"),
-    "swim": ("torso_loop_cm", "chest_cm", "under_bust_cm", "waist_cm", "hip_cm", "front_rise_cm", "stretch_pct"),
+    "swim": ("torso_loop_cm", "chest_cm", "under_bust_cm", "waist_cm", "hip_cm", "front_rise_cm", *_CLOTH),
     "shoes": ("heel_cm", "platform_cm", "shaft_cm", "shaft_girth_cm"),
-    "extra": ("length_cm", "width_cm"),
+    # A belt closes at any girth between its first hole and its last.
+    "extra": ("length_cm", "width_cm", "first_hole_cm", "last_hole_cm"),
 }
+
+
+def unit_of(key: str) -> str | None:
+    """The unit of a figure's key, or None where it is no figure.
+
+    >>> unit_of("inseam_cm"), unit_of("elastane_pct"), unit_of("cut")
+    ('cm', '%', None)
+    """
+    return next((unit for ending, unit in UNITS.items() if key.endswith(ending)), None)
+
+
+def figure_name(key: str) -> str:
+    """A figure's name as read: `leg_opening_cm` -> “leg opening”."""
+    return said(key.rsplit("_", 1)[0])
+
 
 COLOURS: dict[str, str] = {
     "black": "#17171a",

@@ -3,29 +3,21 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import dataclass, replace
-from typing import Literal
 
 from craft.body import Body
-from craft.body.measures import label
-from craft.body.quantity import OF_80
-from craft.cloth import Piece
 from craft.cloth.words import said
 from craft.fit import alter
 from craft.fit.alter import Alteration
+from craft.fit.cloth_checks import belt_closes, loosening, shows_through
 from craft.fit.edges import LandedEdge, place
-from craft.fit.zones import ZoneEase
+from craft.fit.fitting import GAPES, Check, Fitting, Stance, sure, unless
+from craft.fit.support import support
 from craft.read.reading import SEATED_HEM_OVER_KNEE
-from craft.schools import Schools
 from craft.units import Sentence
 from craft.wear.bottom import FOOT_OVER_ANKLE, RISE_AT, rise_word, wear_bottom
 from craft.wear.landing import FLOOR_BELOW, landed_height
-from craft.wear.shoes import BOOTS, WornShoes
+from craft.wear.shoes import BOOTS
 
-Stance = Literal["fits", "watch", "against", "caution"]
-
-#: A band that stands off by more than this, cm, gapes (W: two fingers flat).
-GAPES = 3.5
 #: A skirt that slides down by more than this before it holds no longer sits at the waist, cm (W).
 SLIDES = 3.0
 #: A hem this near to the fullest calf or hip lies on it, cm (W).
@@ -40,70 +32,9 @@ STRAIGHT = ("straight", "boyfriend", "wide")
 _BUTTONED = ("shirt", "blouse", "blazer", "waistcoat", "jacket", "coat")
 
 
-@dataclass(frozen=True, slots=True)
-class Check:
-    """One check of a piece on a body, at a height above the ground, cm, with what would mend it."""
-
-    key: str
-    stance: Stance
-    title: str
-    text: Sentence
-    height: float
-    alterations: tuple[Alteration, ...] = ()
-
-
-@dataclass(frozen=True, slots=True)
-class Fitting:
-    """What the checks look at: a piece on a body in shoes, hung and eased."""
-
-    body: Body
-    piece: Piece
-    shoes: WornShoes
-    schools: Schools
-    edges: tuple[LandedEdge, ...]
-    eases: tuple[ZoneEase, ...]
-    seated: bool
-    heels: bool
-
-    @property
-    def lift(self) -> float:
-        return self.shoes.lift
-
-    def edge(self, key: str) -> LandedEdge | None:
-        return next((edge for edge in self.edges if edge.key == key), None)
-
-    def ease(self, zone: str) -> ZoneEase | None:
-        return next((ease for ease in self.eases if ease.zone == zone), None)
-
-    @property
-    def has_legs(self) -> bool:
-        return self.piece.kind in ("jeans", "trousers", "leggings", "shorts")
-
-
-#: The body's measure behind each zone of ease, where it has another name.
-_BEHIND = {"band": "waist", "torso": "torso_girth", "shaft": "calf", "upper arm": "upper_arm"}
-
-
-def _sure(check: Check, margin: float, ease: ZoneEase) -> Check:
-    """A check on a girth: a doubt instead, where the body's girth is estimated and could decide otherwise."""
-    return check if ease.settled else _unless(check, margin, ease.spread, _BEHIND.get(ease.zone, ease.zone))
-
-
-def _unless(check: Check, margin: float, spread: float, measure: str) -> Check:
-    """The same check, or “look twice, measure this” where its margin, cm, lies within an estimate's spread."""
-    if margin >= OF_80 * spread:
-        return check
-    template = f"{check.text.template} That rests on an estimate: measure the {label(measure)} to be sure."
-    return replace(check, stance="watch", text=Sentence(template, check.text.lengths))
-
-
 def checks(fitting: Fitting) -> tuple[Check, ...]:
     """Every check that this kind and what is known of the piece allow, top to bottom."""
-    found = [
-        check
-        for one in (_rise, _band, _girths, _loop, _neck_and_sleeve, _legs, _hem, _shaft, _sitting)
-        for check in one(fitting)
-    ]
+    found = [check for one in _CHECKS for check in one(fitting)]
     return tuple(sorted(found, key=lambda check: -check.height))
 
 
@@ -157,11 +88,11 @@ def _band(of: Fitting) -> Iterator[Check]:
         text = Sentence.of("The band is {gap} wider than the body there and stands off behind.", gap=ease.cm)
         leaves = 1.0
         mends = (alter.belt(ease.cm), alter.take_in(ease.cm - leaves, "waist", leaves))
-        yield _sure(Check("band", "against", "Gapes at the waist", text, at, mends), ease.cm - GAPES, ease)
+        yield sure(Check("band", "against", "Gapes at the waist", text, at, mends), ease.cm - GAPES, ease)
     elif ease.strain > 1:
         text = Sentence.of("The band is {by} smaller than the body there, more than the cloth gives.", by=-ease.cm)
         mend = alter.let_out(ease.missing, "waist")
-        yield _sure(Check("band", "against", "Presses at the waist", text, at, (mend,)), ease.missing, ease)
+        yield sure(Check("band", "against", "Presses at the waist", text, at, (mend,)), ease.missing, ease)
     else:
         text = Sentence.of(
             f"The band lies on: {'it gives by {by}' if ease.cm < 0 else '{by} of ease'}.", by=abs(ease.cm)
@@ -185,7 +116,7 @@ def _girths(of: Fitting) -> Iterator[Check]:
                 missing=ease.missing,
             )
             mend = alter.let_out(ease.missing, ease.zone)
-            yield _sure(Check(ease.zone, "against", title, text, at, (mend,)), ease.missing, ease)
+            yield sure(Check(ease.zone, "against", title, text, at, (mend,)), ease.missing, ease)
         elif ease.cm < 0:
             text = Sentence.of(
                 f"It stretches by {{by}} at the {ease.zone}, {100 * ease.strain:.0f} % of what the cloth gives.",
@@ -210,7 +141,7 @@ def _loop(of: Fitting) -> Iterator[Check]:
     if ease.strain > 1:
         text = Sentence.of("The loop is {by} shorter than the torso: it pulls at shoulder and crotch.", by=ease.missing)
         mend = alter.let_out(ease.missing, "torso")
-        yield _sure(Check("torso", "against", "Too short in the torso", text, at, (mend,)), ease.missing, ease)
+        yield sure(Check("torso", "against", "Too short in the torso", text, at, (mend,)), ease.missing, ease)
     elif ease.word in ("relaxed", "oversized"):
         text = Sentence.of("The loop is {by} longer than the torso: it sags at the crotch.", by=ease.cm)
         yield Check("torso", "watch", "Long in the torso", text, at)
@@ -229,7 +160,7 @@ def _neck_and_sleeve(of: Fitting) -> Iterator[Check]:
     if off > SLEEVE_PLAY:
         text = Sentence.of("The sleeve is {by} longer than the arm and lies over the hand.", by=off)
         check = Check("sleeve", "against", "Sleeve too long", text, end.height, alter.shorten_sleeve(of.piece, off))
-        yield check if arm.settled else _unless(check, off - SLEEVE_PLAY, arm.spread, "arm_length")
+        yield check if arm.settled else unless(check, off - SLEEVE_PLAY, arm.spread, "arm_length")
     elif abs(off) <= SLEEVE_PLAY:
         yield Check("sleeve", "fits", "Sleeve at the wrist", Sentence("The sleeve ends at the wrist bone."), end.height)
 
@@ -299,7 +230,7 @@ def _leg_hem(of: Fitting, hem: LandedEdge) -> Iterator[Check]:
         text = Sentence.of("{by} more than reaches the ankle bone: it bunches there.", by=by)
         check = Check("length", "against", "Bunches at the ankle", text, body.height("ankle_bone") + lift, mends)
         estimated = hem.landing.origin == "estimated"
-        yield _unless(check, bunches_at - hem.height, hem.landing.spread, "crotch_height") if estimated else check
+        yield unless(check, bunches_at - hem.height, hem.landing.spread, "crotch_height") if estimated else check
     elif hem.at in ("mid_calf", "lower_calf", "below_knee"):
         text = Sentence.of(f"It ends {{height}} up, {place(hem.at)}: a short leg line on anybody.", height=hem.height)
         yield Check("length", "watch", "Ends on the calf", text, hem.height)
@@ -392,3 +323,9 @@ def _sitting(of: Fitting) -> Iterator[Check]:
     text = Sentence.of("Sitting, it rises by about {rises}, to {to}.", rises=rises, to=hem.height + rises)
     bare = of.has_legs and hem.height + rises > landed_height(of.body, "ankle", of.lift) + 8.0
     yield Check("sitting", "watch" if bare else "fits", "Rises when sitting", text, hem.height)
+
+
+_CHECKS = (
+    *(_rise, _band, _girths, _loop, _neck_and_sleeve, _legs, _hem, _shaft, _sitting),
+    *(loosening, shows_through, belt_closes, support),
+)

@@ -6,8 +6,9 @@ from dataclasses import dataclass
 
 from craft.body import Body
 from craft.cloth import Piece
-from craft.fit.check import Check, Fitting, Stance, checks
+from craft.fit.check import checks
 from craft.fit.edges import LandedEdge
+from craft.fit.fitting import Check, Fitting, Stance
 from craft.fit.hang import hang
 from craft.fit.zones import ZoneEase, ease_word, eases
 from craft.schools import Schools

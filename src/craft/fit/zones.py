@@ -27,6 +27,7 @@ BORDERS: dict[str, tuple[float, float, float, float]] = {
     "upper arm": (0.02, 0.12, 0.26, 0.45),
     "calf": (-0.02, 0.05, 0.13, 0.26),
     "shaft": (0.0, 0.05, 0.12, 0.22),
+    "under bust": (-0.14, -0.04, 0.0, 0.04),
     "torso": (-0.04, 0.0, 0.03, 0.06),
 }
 #: A layer is worn over something: its words begin so much later (W).
@@ -42,7 +43,12 @@ _ROUND: dict[str, tuple[tuple[str, str, str], ...]] = {
     "top": (("chest_cm", "bust", "bust"), ("waist_cm", "waist", "waist"), ("hip_cm", "hip", "hip")),
     "one_piece": (("chest_cm", "bust", "bust"), ("waist_cm", "waist", "waist"), ("hip_cm", "hip", "hip")),
     "layer": (("chest_cm", "bust", "bust"), ("waist_cm", "waist", "waist"), ("hip_cm", "hip", "hip")),
-    "swim": (("chest_cm", "bust", "bust"), ("waist_cm", "waist", "waist"), ("hip_cm", "hip", "hip")),
+    "swim": (
+        ("chest_cm", "bust", "bust"),
+        ("under_bust_cm", "under bust", "under_bust"),
+        ("waist_cm", "waist", "waist"),
+        ("hip_cm", "hip", "hip"),
+    ),
     "shoes": (),
     "extra": (),
 }
@@ -109,6 +115,7 @@ def eases(body: Body, piece: Piece, band: float | None) -> Iterator[ZoneEase]:
     """Every zone that a measured figure of the piece speaks of; `band` is where its band sits, cm
     above the barefoot floor."""
     at = {"bust": body.height("bust"), "waist": body.height("waist"), "hip": body.height("hip")}
+    at["under bust"] = body.height("under_bust")
     at["thigh"] = body.height("crotch") - 2.0
     for key, zone, girth in _ROUND[piece.slot]:
         garment = piece.figure(key)

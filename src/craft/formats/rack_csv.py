@@ -5,22 +5,23 @@ from __future__ import annotations
 import csv
 import io
 import re
-from collections.abc import Callable, Iterable, Mapping
+from collections.abc import Callable, Container, Iterable, Mapping
 from dataclasses import dataclass
 from typing import Any
 
 from pydantic import ValidationError
 
 from craft.cloth import Piece
-from craft.cloth.words import FIGURES, FLAGS, ONE_OF, SOME_OF, said
+from craft.cloth.words import FIGURES, FLAGS, ONE_OF, SOME_OF, UNITS, figure_name, said, unit_of
 from craft.formats.measures_csv import MOST_ROWS, NotATable, Refused, delimiter
 from craft.formats.rack_form import Facts, FiledPiece
 from craft.units import CM_PER_INCH, Unit, parse_length
 
-_FIGURES = tuple(dict.fromkeys(key for keys in FIGURES.values() for key in keys))
+ALL_FIGURES = tuple(dict.fromkeys(key for keys in FIGURES.values() for key in keys))
 _FACTS = tuple(Facts.model_fields)
-_WORDS = ("colour", *ONE_OF, *SOME_OF, *FLAGS)
-_HEADED = re.compile(r"^(?P<name>.+?) \((?P<unit>cm|in|%)\)$")
+ALL_WORDS = ("colour", *ONE_OF, *SOME_OF, *FLAGS)
+_HEADED = re.compile(r"^(?P<name>.+?) \((?P<unit>cm|in|%|g/m²)\)$")
+_ENDING = {"cm": "_cm", "in": "_cm", **{unit: ending for ending, unit in UNITS.items()}}
 YES = "yes"
 
 
@@ -47,12 +48,8 @@ def read_pieces(text: str) -> PieceTable:
     >>> table.rows[0].filed.piece["inseam_cm"], table.refused[0].reason[:6]
     (76.2, '“toga”')
     """
-    lines = list(csv.reader(io.StringIO(text.lstrip("\ufeff")), delimiter=delimiter(text)))
-    if not lines:
-        raise NotATable("The file is empty.")
-    if len(lines) > MOST_ROWS + 1:
-        raise NotATable(f"The table has {len(lines) - 1} rows; {MOST_ROWS} at most are read at once.")
-    columns = [_column(cell) for cell in lines[0]]
+    lines = read_lines(text)
+    columns = [read_column(cell, ("piece", "name", *ALL_WORDS, *_FACTS)) for cell in lines[0]]
     if "piece" not in (key for key, _ in columns):
         raise NotATable("The first line must name the columns, “piece” among them.")
     rows, refused = [], []
@@ -61,26 +58,40 @@ def read_pieces(text: str) -> PieceTable:
             continue
         try:
             rows.append(PieceRow(number, _row(columns, cells)))
-        except ValidationError as wrong:
-            first = wrong.errors()[0]
-            message = f"{said(str(first['loc'][-1]))}: {first['msg'].removeprefix('Value error, ')}"
-            refused.append(Refused(number, ",".join(cells)[:80], message))
         except ValueError as wrong:
-            refused.append(Refused(number, ",".join(cells)[:80], str(wrong)))
+            refused.append(Refused(number, ",".join(cells)[:80], why_refused(wrong)))
     return PieceTable(tuple(rows), tuple(refused))
 
 
-def _column(cell: str) -> tuple[str, str]:
-    """What a column holds and in which unit: (key, unit). Raises NotATable."""
+def read_lines(text: str) -> list[list[str]]:
+    """The cells of a table, line by line. Raises NotATable where it is empty or too long."""
+    lines = list(csv.reader(io.StringIO(text.lstrip("\ufeff")), delimiter=delimiter(text)))
+    if not lines:
+        raise NotATable("The file is empty.")
+    if len(lines) > MOST_ROWS + 1:
+        raise NotATable(f"The table has {len(lines) - 1} rows; {MOST_ROWS} at most are read at once.")
+    return lines
+
+
+def why_refused(wrong: ValueError) -> str:
+    """What is wrong with a row, in words."""
+    if not isinstance(wrong, ValidationError):
+        return str(wrong)
+    first = wrong.errors()[0]
+    return f"{said(str(first['loc'][-1]))}: {first['msg'].removeprefix('Value error, ')}"
+
+
+def read_column(cell: str, plain: Container[str]) -> tuple[str, str]:
+    """What a column holds and in which unit: (key, unit), where `plain` are the columns without one.
+    Raises NotATable."""
     name = " ".join(cell.strip().lower().split())
     headed = _HEADED.match(name)
     if headed:
-        ending = "_pct" if headed["unit"] == "%" else "_cm"
-        key = headed["name"].replace(" ", "_") + ending
-        if key in _FIGURES:
+        key = headed["name"].replace(" ", "_") + _ENDING[headed["unit"]]
+        if key in ALL_FIGURES:
             return key, headed["unit"]
     key = name.replace(" ", "_")
-    if key in ("piece", "name", *_WORDS, *_FACTS):
+    if key in plain:
         return key, ""
     raise NotATable(f"“{cell.strip()[:40]}” is not a column here; figures name their unit: inseam (cm).")
 
@@ -100,7 +111,7 @@ def _row(columns: list[tuple[str, str]], cells: list[str]) -> FiledPiece:
         elif key in _FACTS:
             facts[key] = [part.strip() for part in value.split(";")] if key == "seasons" else _fact(key, value)
         else:
-            piece[key] = _VALUES.get(unit, _word(key))(value)
+            piece[key] = VALUES.get(unit, word_reader(key))(value)
     Piece.of(piece)
     return FiledPiece(name=name, piece=piece, facts=Facts.model_validate(facts))
 
@@ -109,7 +120,7 @@ def _fact(key: str, value: str) -> str:
     return value.lower().replace(" ", "_") if key in ("state", "formality") else value
 
 
-def _word(key: str) -> Callable[[str], Any]:
+def word_reader(key: str) -> Callable[[str], Any]:
     def read(value: str) -> Any:
         low = value.lower().strip()
         if key in FLAGS:
@@ -121,10 +132,11 @@ def _word(key: str) -> Callable[[str], Any]:
     return read
 
 
-_VALUES: Mapping[str, Callable[[str], Any]] = {
+VALUES: Mapping[str, Callable[[str], Any]] = {
     "cm": lambda value: round(parse_length(value, "cm"), 2),
     "in": lambda value: round(parse_length(value, "in"), 2),
     "%": lambda value: float(value.replace(",", ".")),
+    "g/m²": lambda value: float(value.replace(",", ".")),
 }
 
 
@@ -138,25 +150,24 @@ def write_pieces(pieces: Iterable[FiledPiece], unit: Unit) -> str:
     held = list(pieces)
     used = {key for one in held for key in one.piece}
     facts = {key for one in held for key, value in one.facts.model_dump(mode="json").items() if value}
-    keys = [key for key in (*_WORDS, *_FIGURES) if key in used]
+    keys = [key for key in (*ALL_WORDS, *ALL_FIGURES) if key in used]
     named = [key for key in _FACTS if key in facts]
     out = io.StringIO()
     writer = csv.writer(out, lineterminator="\n")
-    writer.writerow(["name", "piece", *(_header(key, unit) for key in keys), *map(said, named)])
+    writer.writerow(["name", "piece", *(write_header(key, unit) for key in keys), *map(said, named)])
     for one in held:
         told = one.facts.model_dump(mode="json")
-        cells = [_cell(key, one.piece.get(key), unit) for key in keys]
+        cells = [write_cell(key, one.piece.get(key), unit) for key in keys]
         writer.writerow([one.name, said(one.piece["is"]), *cells, *(_told(key, told[key]) for key in named)])
     return out.getvalue()
 
 
-def _header(key: str, unit: Unit) -> str:
-    if key.endswith("_pct"):
-        return f"{said(key.removesuffix('_pct'))} (%)"
-    return f"{said(key.removesuffix('_cm'))} ({unit})" if key.endswith("_cm") else said(key)
+def write_header(key: str, unit: Unit) -> str:
+    own = unit_of(key)
+    return f"{figure_name(key)} ({unit if own == 'cm' else own})" if own else said(key)
 
 
-def _cell(key: str, value: Any, unit: Unit) -> str:
+def write_cell(key: str, value: Any, unit: Unit) -> str:
     if value is None:
         return ""
     if isinstance(value, bool):

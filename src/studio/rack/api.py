@@ -12,7 +12,7 @@ from pydantic import BaseModel, Field
 from craft.body import Body
 from craft.cloth import Piece
 from craft.cloth.colour import hex_of
-from craft.cloth.words import FIGURES, said
+from craft.cloth.words import FIGURES, said, unit_of
 from craft.draw.flats import draw_flat
 from craft.fit import Landed
 from craft.formats.rack_form import Facts
@@ -153,7 +153,7 @@ def preview_table(request: HttpRequest, client_id: UUID, given: Text) -> Any:
             PieceRowOut(
                 line=row.line,
                 title=row.filed.name or _title(Piece.of(row.filed.piece)),
-                figures=sum(key.endswith(("_cm", "_pct")) for key in row.filed.piece),
+                figures=sum(unit_of(key) is not None for key in row.filed.piece),
             )
             for row in table.rows
         ],

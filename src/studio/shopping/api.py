@@ -15,8 +15,8 @@ from craft.body.measures import HEIGHTS, label
 from craft.cloth.words import said
 from craft.fit import Landed
 from craft.fit.alter import Alteration
-from craft.fit.check import Check
 from craft.fit.edges import LandedEdge, place
+from craft.fit.fitting import Check
 from craft.fit.zones import ZoneEase
 from craft.units import Unit
 from studio.bodies.shapes import Outline, outline
