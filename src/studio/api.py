@@ -21,6 +21,12 @@ from craft.units import NotALength
 from studio.bodies.api import router as bodies
 from studio.bodies.services import NotAllowed
 from studio.concurrency import Stale
+from studio.fittings.api import router as fittings
+from studio.fittings.api import trial_out_of
+from studio.fittings.errands_api import out as errand_out
+from studio.fittings.errands_api import router as errands
+from studio.fittings.models import Errand, Trial
+from studio.fittings.services import NotTried
 from studio.looks.api import look_out
 from studio.looks.api import router as looks
 from studio.looks.models import Look
@@ -40,6 +46,8 @@ api.add_router("", people, tags=["people"])
 api.add_router("", bodies, tags=["bodies"])
 api.add_router("", looks, tags=["looks"])
 api.add_router("", rack, tags=["rack"])
+api.add_router("", fittings, tags=["fittings"])
+api.add_router("", errands, tags=["fittings"])
 api.add_router("", shopping, tags=["shopping"])
 api.add_router("", records, tags=["records"])
 
@@ -72,6 +80,10 @@ def stale(request: HttpRequest, error: Stale) -> HttpResponse:
     elif isinstance(current, RackPiece):
         shopper, row, landed = landed_piece(request.user, current.id, 2.0)
         shown = rack_piece_out(row, landed, shopper.body).model_dump(mode="json")
+    elif isinstance(current, Trial):
+        shown = trial_out_of(request, current).model_dump(mode="json")
+    elif isinstance(current, Errand):
+        shown = errand_out(current).model_dump(mode="json")
     elif isinstance(current, Client):
         shown = client_out(current).model_dump(mode="json")
     elif isinstance(current, Studio):
@@ -113,7 +125,7 @@ def _wrong_word(request: HttpRequest, error: Exception) -> HttpResponse:
 
 _IN_WORDS = (
     *(UnknownWord, UnknownMeasure, UnknownSchool, NotYetKnown, NotALength, NotUnderstood),
-    *(NotAllowed, NotATable, NotAClientFile, NothingRead),
+    *(NotAllowed, NotATable, NotAClientFile, NothingRead, NotTried),
 )
 for problem in _IN_WORDS:
     api.add_exception_handler(problem, _wrong_word)

@@ -29,6 +29,7 @@ INSTALLED_APPS = [
     "studio.bodies",
     "studio.looks",
     "studio.rack",
+    "studio.fittings",
     "studio.records",
 ]
 MIDDLEWARE = [

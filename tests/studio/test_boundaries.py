@@ -11,8 +11,10 @@ from django.test import Client as Browser
 
 from studio.api import api
 from studio.bodies.models import MeasuringSession
+from studio.fittings.models import Errand, Fitting, Trial
 from studio.rack.models import RackPiece
 from tests.studio.conftest import PASSWORD, House
+from tests.studio.test_fittings import BEGAN, begin, errand, log
 from tests.studio.test_rack import hang
 
 BODIES: dict[str, Any] = {
@@ -33,6 +35,14 @@ BODIES: dict[str, Any] = {
     "/clients/{client_id}/rack/table": {"text": "piece\njeans"},
     "/clients/{client_id}/rack/table/preview": {"text": "piece\njeans"},
     "/rack/{piece_id}": {"version": 1, "name": "Taken"},
+    "/clients/{client_id}/expect": {"line": "white tee"},
+    "/clients/{client_id}/fittings/{fitting_id}": {"place": "wardrobe", "started_at": BEGAN},
+    "/fittings/{fitting_id}/trials/{trial_id}": {"tried_at": BEGAN, "line": "white tee"},
+    "/trials/{trial_id}": {"version": 1, "seen": {}},
+    "/trials/{trial_id}/correct": {"whose": "piece", "key": "length_cm"},
+    "/trials/{trial_id}/uncorrect": {"whose": "piece", "key": "length_cm"},
+    "/rack/{piece_id}/errands": errand(),
+    "/errands/{errand_id}": {"version": 1, "due_on": "2026-12-24"},
     "/clients/{client_id}/assess": {"pieces": []},
     "/clients/{client_id}/shopping/place": {"text": "inseam 70 cm"},
     "/clients/{client_id}/looks": {"name": "Taken", "pieces": []},
@@ -57,6 +67,9 @@ def filled(path: str, house: House, look: str) -> str:
         "before_id": session.id,
         "reading_id": session.readings.get().id,
         "piece_id": RackPiece.objects.get(client=house.client).id,
+        "fitting_id": Fitting.objects.get(client=house.client).id,
+        "trial_id": Trial.objects.get(fitting__client=house.client).id,
+        "errand_id": Errand.objects.get(client=house.client).id,
     }
     return re.sub(r"\{(\w+)\}", lambda found: str(ids[found[1]]), path)
 
@@ -65,7 +78,8 @@ def filled(path: str, house: House, look: str) -> str:
 def test_no_request_reaches_another_studios_row(method: str, path: str, house: House, other: House) -> None:
     look = other.keep("Theirs").told["id"]
     other.read("hip", "99")
-    hang(other, "white tee")
+    tee = hang(other, "white tee").told
+    log(other, begin(other), piece_id=tee["id"], errands=[errand()])
     before = state(other)
     address, body = filled(path, other, look), BODIES.get(path)
     answer = house.api.ask(method.upper(), address, body)
@@ -77,7 +91,7 @@ def test_no_request_reaches_another_studios_row(method: str, path: str, house: H
 
 
 def state(house: House) -> list[Any]:
-    paths = ("", "/desk", "/sessions", "/looks", "/rack")
+    paths = ("", "/desk", "/sessions", "/looks", "/rack", "/fittings", "/errands")
     return [house.api.ask("GET", f"/clients/{house.client.id}{path}").told for path in paths]
 
 

@@ -13,6 +13,7 @@ from pydantic import BaseModel, ConfigDict, Field, StringConstraints, Validation
 
 from craft.body.measures import MEASURES
 from craft.formats.brief_form import Aims, BriefForm, Said, Short
+from craft.formats.fitting_form import FiledErrand, FiledFitting, FiledTrial
 from craft.formats.rack_form import FiledPiece
 
 FORMAT: Literal["basilwood-client"] = "basilwood-client"
@@ -33,7 +34,7 @@ class FiledReading(_Part):
     measure: Literal[MEASURES]  # type: ignore[valid-type]
     cm: float = Field(gt=0, le=300)
     typed: Annotated[str, StringConstraints(max_length=40)] = ""
-    source: Literal["typed", "tape", "table"] = "typed"
+    source: Literal["typed", "tape", "table", "fitting"] = "typed"
     said: bool = False
     checked: bool = False
     set_aside: bool = False
@@ -81,15 +82,21 @@ class ClientFile(_Part):
     sessions: list[FiledSession] = Field(default=[], max_length=500)
     looks: list[FiledLook] = Field(default=[], max_length=500)
     rack: list[FiledPiece] = Field(default=[], max_length=2000)
+    fittings: list[FiledFitting] = Field(default=[], max_length=500)
+    #: What is due of pieces that were not tried on at a fitting.
+    errands: list[FiledErrand] = Field(default=[], max_length=500)
 
 
 __all__ = [
     "ClientFile",
     "FiledConsent",
+    "FiledErrand",
+    "FiledFitting",
     "FiledLook",
     "FiledPiece",
     "FiledReading",
     "FiledSession",
+    "FiledTrial",
     "NotAClientFile",
     "Said",
     "read_file",

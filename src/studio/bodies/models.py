@@ -46,7 +46,9 @@ class Reading(models.Model):
     cm = models.DecimalField(max_digits=6, decimal_places=2)
     #: What was typed or what the tape sent, before any correction.
     typed = models.CharField(max_length=40, blank=True, default="")
-    source = models.CharField(max_length=8, default="typed", choices=[(s, s) for s in ("typed", "tape", "table")])
+    source = models.CharField(
+        max_length=8, default="typed", choices=[(s, s) for s in ("typed", "tape", "table", "fitting")]
+    )
     #: The client's own word, not a measurement.
     said = models.BooleanField(default=False)
     #: Asked about and confirmed.

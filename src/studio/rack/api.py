@@ -19,6 +19,7 @@ from craft.formats.rack_form import Facts
 from studio.looks.assessment import DrawnShape, drawn
 from studio.rack import services
 from studio.rack.models import RackPiece
+from studio.rack.naming import title_of
 from studio.schemas import Added, MaybeName, Refusal, RefusedOut, Text, answer
 from studio.shopping.api import Heel, PlacedOut, Stance, placed_out
 
@@ -98,7 +99,7 @@ def rack_piece_out(row: RackPiece, landed: Landed, body: Body) -> RackPieceOut:
         id=row.id,
         version=row.version,
         name=row.name,
-        title=row.name or _title(piece),
+        title=row.name or title_of(piece),
         slot=piece.slot,
         kind=said(piece.kind),
         colour=hex_of(piece.word("colour"))
@@ -112,12 +113,6 @@ def rack_piece_out(row: RackPiece, landed: Landed, body: Body) -> RackPieceOut:
         marks=[CheckMark(key=check.key, stance=check.stance, title=check.title) for check in landed.checks],
         flat=flat,
     )
-
-
-def _title(piece: Piece) -> str:
-    """What a piece is called that has no name of its own: “navy wrap dress”."""
-    colour = piece.word("colour")
-    return f"{said(colour)} {piece.name}" if colour and not colour.startswith("#") else piece.name
 
 
 @router.get("/clients/{uuid:client_id}/rack", response=RackOut)
@@ -152,7 +147,7 @@ def preview_table(request: HttpRequest, client_id: UUID, given: Text) -> Any:
         rows=[
             PieceRowOut(
                 line=row.line,
-                title=row.filed.name or _title(Piece.of(row.filed.piece)),
+                title=row.filed.name or title_of(Piece.of(row.filed.piece)),
                 figures=sum(unit_of(key) is not None for key in row.filed.piece),
             )
             for row in table.rows

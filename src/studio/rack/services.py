@@ -76,8 +76,8 @@ def filed(row: RackPiece) -> FiledPiece:
     return FiledPiece(name=row.name, piece=row.piece, facts=Facts.model_validate(row.facts))
 
 
-def hang_filed(member: Member, client: Client, pieces: Iterable[FiledPiece]) -> int:
-    """Hang pieces from a file or a table; how many."""
+def hang_filed(member: Member, client: Client, pieces: Iterable[FiledPiece]) -> list[RackPiece]:
+    """Hang pieces from a file or a table, in their order."""
     rows = [
         RackPiece(
             studio_id=member.studio_id,
@@ -92,7 +92,7 @@ def hang_filed(member: Member, client: Client, pieces: Iterable[FiledPiece]) -> 
     for row in rows:
         # One by one: the order they hang in is the order they were made in.
         row.save()
-    return len(rows)
+    return rows
 
 
 def table_of(member: Member, client_id: Any, unit: Unit) -> str:
@@ -111,7 +111,7 @@ def keep_table(member: Member, client_id: Any, text: str) -> int:
     """Hang a table's good rows; how many."""
     with transaction.atomic():
         client: Client = Client.objects.of(member).kept().select_for_update(of=("self",)).found(id=client_id)
-        return hang_filed(member, client, (row.filed for row in read_pieces(text).rows))
+        return len(hang_filed(member, client, (row.filed for row in read_pieces(text).rows)))
 
 
 def landed_rack(member: Member, client_id: Any, heel: float) -> tuple[Shopper, Iterator[tuple[RackPiece, Landed]]]:

@@ -15,6 +15,8 @@ from craft.look import Look as CraftLook
 from craft.units import Unit
 from studio.bodies.known import measures_of, today
 from studio.bodies.models import MeasuringSession, Reading, Withdrawal
+from studio.fittings import filing
+from studio.fittings.models import Errand, Fitting, Trial
 from studio.looks.models import Look
 from studio.people.models import Client, Member
 from studio.rack import services as rack
@@ -27,6 +29,7 @@ def file_of(member: Member, client_id: Any) -> ClientFile:
     client: Client = Client.objects.of(member).kept().found(id=client_id)
     sessions = MeasuringSession.objects.filter(client=client).order_by("started_at", "id")
     looks = Look.objects.of(member).kept().filter(client=client).order_by("created_at", "id")
+    hanging = list(RackPiece.objects.of(member).kept().filter(client=client))
     return ClientFile(
         name=client.name,
         note=client.note,
@@ -34,7 +37,9 @@ def file_of(member: Member, client_id: Any) -> ClientFile:
         brief=BriefForm.model_validate(client.brief),
         sessions=[_filed(session) for session in sessions.prefetch_related("readings__withdrawal")],
         looks=[FiledLook(name=look.name, pieces=look.pieces) for look in looks],
-        rack=[rack.filed(row) for row in RackPiece.objects.of(member).kept().filter(client=client)],
+        rack=[rack.filed(row) for row in hanging],
+        fittings=filing.filed_of(member, client, [row.id for row in hanging]),
+        errands=filing.errands_of(member, client, [row.id for row in hanging]),
     )
 
 
@@ -77,7 +82,9 @@ def client_from_file(member: Member, filed: ClientFile) -> Client:
             Look.objects.create(
                 studio_id=member.studio_id, client=client, name=look.name, pieces=look.pieces, changed_by=member
             )
-        rack.hang_filed(member, client, filed.rack)
+        hung = rack.hang_filed(member, client, filed.rack)
+        filing.restore(member, client, filed.fittings, hung)
+        filing.restore_errands(member, client, filed.errands, hung, None)
     return client
 
 
@@ -182,7 +189,11 @@ def _ids_of(client: Client) -> list[str]:
     readings = Reading.objects.filter(session__client=client).values_list("id", flat=True)
     looks = Look.objects.filter(client=client).values_list("id", flat=True)
     pieces = RackPiece.objects.filter(client=client).values_list("id", flat=True)
-    return [str(client.id), *(str(row) for held in (readings, looks, pieces) for row in held)]
+    fittings = Fitting.objects.filter(client=client).values_list("id", flat=True)
+    trials = Trial.objects.filter(fitting__client=client).values_list("id", flat=True)
+    errands = Errand.objects.filter(client=client).values_list("id", flat=True)
+    held = (readings, looks, pieces, fittings, trials, errands)
+    return [str(client.id), *(str(row) for rows in held for row in rows)]
 
 
 def _mentions(ids: list[str]) -> int:

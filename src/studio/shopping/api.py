@@ -12,12 +12,14 @@ from pydantic import BaseModel, Field
 from craft.advise.choose import Choice
 from craft.advise.shopping import Number
 from craft.body.measures import HEIGHTS, label
+from craft.cloth import Piece
 from craft.cloth.words import said
 from craft.fit import Landed
 from craft.fit.alter import Alteration
 from craft.fit.edges import LandedEdge, place
 from craft.fit.fitting import Check
 from craft.fit.zones import ZoneEase
+from craft.tryon.alter import changes
 from craft.units import Unit
 from studio.bodies.shapes import Outline, outline
 from studio.schemas import Refusal, answer
@@ -109,6 +111,9 @@ class AlterationOut(BaseModel):
     cm: float
     text: str
     reaches: str
+    #: The figure of the piece that a tailor changes with it, and by how many cm; empty where none is.
+    figure: str
+    by_cm: float
 
 
 class CheckOut(BaseModel):
@@ -259,7 +264,7 @@ def placed_out(landed: Landed, read: list[FigureRead], unread: list[str], unit: 
         stance=landed.stance,
         edges=[_edge(edge) for edge in landed.edges],
         eases=[_ease(ease, landed.shoes.lift) for ease in landed.eases],
-        checks=[_check(check, unit) for check in landed.checks],
+        checks=[_check(check, landed.piece, unit) for check in landed.checks],
     )
 
 
@@ -287,22 +292,25 @@ def _ease(ease: ZoneEase, lift: float) -> EaseAt:
     )
 
 
-def _check(check: Check, unit: Unit) -> CheckOut:
+def _check(check: Check, piece: Piece, unit: Unit) -> CheckOut:
     return CheckOut(
         key=check.key,
         stance=check.stance,
         title=check.title,
         text=check.text.say(unit),
         height=round(check.height, 1),
-        alterations=[_alteration(change, unit) for change in check.alterations],
+        alterations=[_alteration(change, check.key, piece, unit) for change in check.alterations],
     )
 
 
-def _alteration(change: Alteration, unit: Unit) -> AlterationOut:
+def _alteration(change: Alteration, check: str, piece: Piece, unit: Unit) -> AlterationOut:
+    figure, by = changes(piece, check, change) or ("", 0.0)
     return AlterationOut(
         key=change.key,
         cost=change.cost,
         cm=round(change.cm, 1),
         text=change.text.say(unit),
         reaches=change.reaches.say(unit),
+        figure=figure,
+        by_cm=by,
     )

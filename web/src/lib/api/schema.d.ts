@@ -692,6 +692,338 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client_id}/fittings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Fittings
+         * @description The client's fittings, newest first, and what the studio's fittings say of each maker.
+         */
+        get: operations["studio_fittings_api_fittings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/expected": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Expected
+         * @description What is computed of every piece of the rack: fetched whole, so that a fitting can go on without a connection.
+         */
+        get: operations["studio_fittings_api_expected"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/expect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Expect
+         * @description What is computed of a piece said in a line, before it is put on.
+         */
+        post: operations["studio_fittings_api_expect"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/fittings/{fitting_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Begin
+         * @description Begin a fitting; handing the same in again changes nothing.
+         */
+        put: operations["studio_fittings_api_begin"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fittings/{fitting_id}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * End
+         * @description End a fitting.
+         */
+        post: operations["studio_fittings_api_end"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fittings/{fitting_id}/trials/{trial_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Log
+         * @description Log a piece; handing the same in again changes nothing.
+         */
+        put: operations["studio_fittings_api_log"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trials/{trial_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Remove
+         * @description Take a piece out of the log; can be undone.
+         */
+        delete: operations["studio_fittings_api_remove"];
+        options?: never;
+        head?: never;
+        /**
+         * Change
+         * @description Change what was seen and decided.
+         */
+        patch: operations["studio_fittings_api_change"];
+        trace?: never;
+    };
+    "/api/trials/{trial_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore
+         * @description Undo a removal.
+         */
+        post: operations["studio_fittings_api_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trials/{trial_id}/correct": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Correct
+         * @description Correct the piece or the body by what was seen.
+         */
+        post: operations["studio_fittings_api_correct"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trials/{trial_id}/uncorrect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Uncorrect
+         * @description Undo a correction.
+         */
+        post: operations["studio_fittings_api_uncorrect"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/errands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Studio Errands
+         * @description What is due in the whole studio.
+         */
+        get: operations["studio_fittings_errands_api_studio_errands"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/errands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Client Errands
+         * @description What is due for one client.
+         */
+        get: operations["studio_fittings_errands_api_client_errands"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rack/{piece_id}/errands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Owe
+         * @description Put an alteration or a return of a piece on the list.
+         */
+        post: operations["studio_fittings_errands_api_owe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/errands/{errand_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Remove
+         * @description Take it off the list; can be undone.
+         */
+        delete: operations["studio_fittings_errands_api_remove"];
+        options?: never;
+        head?: never;
+        /**
+         * Move
+         * @description Another date.
+         */
+        patch: operations["studio_fittings_errands_api_move"];
+        trace?: never;
+    };
+    "/api/errands/{errand_id}/done": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Done
+         * @description It is done; an alteration changes the piece's figure with it.
+         */
+        post: operations["studio_fittings_errands_api_done"];
+        /**
+         * Undone
+         * @description It is not done after all.
+         */
+        delete: operations["studio_fittings_errands_api_undone"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/errands/{errand_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore
+         * @description Undo a removal.
+         */
+        post: operations["studio_fittings_errands_api_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client_id}/shopping/shelf": {
         parameters: {
             query?: never;
@@ -1922,6 +2254,18 @@ export interface components {
             shaft?: ("close" | "slim" | "wide") | null;
             /** Drop */
             drop?: ("short" | "long") | null;
+            /** Drape */
+            drape?: ("stiff" | "soft" | "fluid") | null;
+            /** Sheerness */
+            sheerness?: ("opaque" | "half_sheer" | "see_through") | null;
+            /** Surface */
+            surface?: ("matt" | "shiny" | "brushed" | "textured") | null;
+            /** Wash */
+            wash?: ("unwashed" | "dark_wash" | "mid_wash" | "light_wash") | null;
+            /** Hem Finish */
+            hem_finish?: ("raw" | "finished") | null;
+            /** Runs */
+            runs?: ("lengthwise" | "crosswise" | "diagonal" | "all_over") | null;
             /** Fabric */
             fabric?: ("thin" | "substantial" | "chunky" | "clinging" | "draping" | "structured" | "rigid" | "stretch" | "satin" | "ribbed" | "denim" | "leather" | "linen" | "crochet" | "sheer")[] | null;
             /** Fade */
@@ -1936,12 +2280,26 @@ export interface components {
             rolled?: boolean | null;
             /** Ankle Strap */
             ankle_strap?: boolean | null;
+            /** Distressed */
+            distressed?: boolean | null;
             /** Colour */
             colour?: string | null;
+            /** Acrylic Pct */
+            acrylic_pct?: number | null;
             /** Back Rise Cm */
             back_rise_cm?: number | null;
+            /** Cashmere Pct */
+            cashmere_pct?: number | null;
             /** Chest Cm */
             chest_cm?: number | null;
+            /** Cotton Pct */
+            cotton_pct?: number | null;
+            /** Elastane Pct */
+            elastane_pct?: number | null;
+            /** First Hole Cm */
+            first_hole_cm?: number | null;
+            /** Flax Pct */
+            flax_pct?: number | null;
             /** Front Rise Cm */
             front_rise_cm?: number | null;
             /** Heel Cm */
@@ -1956,22 +2314,36 @@ export interface components {
             inseam_cm?: number | null;
             /** Knee Cm */
             knee_cm?: number | null;
+            /** Last Hole Cm */
+            last_hole_cm?: number | null;
             /** Leg Opening Cm */
             leg_opening_cm?: number | null;
             /** Length Cm */
             length_cm?: number | null;
+            /** Lyocell Pct */
+            lyocell_pct?: number | null;
             /** Neck Depth Cm */
             neck_depth_cm?: number | null;
             /** Outseam Cm */
             outseam_cm?: number | null;
             /** Platform Cm */
             platform_cm?: number | null;
+            /** Polyamide Pct */
+            polyamide_pct?: number | null;
+            /** Polyester Pct */
+            polyester_pct?: number | null;
+            /** Recovery Pct */
+            recovery_pct?: number | null;
+            /** Repeat Cm */
+            repeat_cm?: number | null;
             /** Shaft Cm */
             shaft_cm?: number | null;
             /** Shaft Girth Cm */
             shaft_girth_cm?: number | null;
             /** Shoulder Cm */
             shoulder_cm?: number | null;
+            /** Silk Pct */
+            silk_pct?: number | null;
             /** Sleeve Cm */
             sleeve_cm?: number | null;
             /** Stretch Pct */
@@ -1984,10 +2356,16 @@ export interface components {
             under_bust_cm?: number | null;
             /** Upper Arm Cm */
             upper_arm_cm?: number | null;
+            /** Viscose Pct */
+            viscose_pct?: number | null;
             /** Waist Cm */
             waist_cm?: number | null;
+            /** Weight Gsm */
+            weight_gsm?: number | null;
             /** Width Cm */
             width_cm?: number | null;
+            /** Wool Pct */
+            wool_pct?: number | null;
         };
         /** Pieces */
         Pieces: {
@@ -2370,6 +2748,10 @@ export interface components {
             text: string;
             /** Reaches */
             reaches: string;
+            /** Figure */
+            figure: string;
+            /** By Cm */
+            by_cm: number;
         };
         /** CheckOut */
         CheckOut: {
@@ -2485,6 +2867,430 @@ export interface components {
                 [key: string]: unknown;
             } | null;
             facts?: components["schemas"]["Facts"] | null;
+        };
+        /**
+         * CorrectionOut
+         * @description What would explain what was seen: whose figure, what it was and would be, cm, how likely, and in words.
+         */
+        CorrectionOut: {
+            /**
+             * Whose
+             * @enum {string}
+             */
+            whose: "piece" | "body";
+            /** Key */
+            key: string;
+            /** Label */
+            label: string;
+            /** Was */
+            was: number | null;
+            /** Becomes */
+            becomes: number;
+            /** Share */
+            share: number;
+            /** Text */
+            text: string;
+            /** Possible */
+            possible: boolean;
+        };
+        /**
+         * ErrandOut
+         * @description An alteration, another size or a return: for whom, of what, by when.
+         */
+        ErrandOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Version */
+            version: number;
+            /**
+             * Client Id
+             * Format: uuid
+             */
+            client_id: string;
+            /** Client */
+            client: string;
+            /** Piece Id */
+            piece_id: string | null;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "alter" | "return" | "size";
+            /** Title */
+            title: string;
+            /** Text */
+            text: string;
+            /** Figure */
+            figure: string;
+            /** By Cm */
+            by_cm: number;
+            /** Due On */
+            due_on: string | null;
+            /** Done At */
+            done_at: string | null;
+            /** Applied */
+            applied: boolean;
+        };
+        /**
+         * FittingOut
+         * @description One fitting and its pieces, in the order they were tried.
+         */
+        FittingOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Place
+             * @enum {string}
+             */
+            place: "wardrobe" | "shop";
+            /** Where */
+            where: string;
+            /**
+             * Started At
+             * Format: date-time
+             */
+            started_at: string;
+            /** Ended At */
+            ended_at: string | null;
+            /** Open */
+            open: boolean;
+            /** Trials */
+            trials: components["schemas"]["TrialOut"][];
+        };
+        /** FittingsOut */
+        FittingsOut: {
+            /** Fittings */
+            fittings: components["schemas"]["FittingOut"][];
+            /** Makers */
+            makers: components["schemas"]["MadeOut"][];
+        };
+        /** LearnedOut */
+        LearnedOut: {
+            /** Key */
+            key: string;
+            /** Pieces */
+            pieces: number;
+            /** By */
+            by: number;
+            /** Sure */
+            sure: boolean;
+            /** Text */
+            text: string;
+        };
+        /**
+         * MadeOut
+         * @description What fittings say of a maker.
+         */
+        MadeOut: {
+            /** Maker */
+            maker: string;
+            /** Confirmed */
+            confirmed: number;
+            /** Checked */
+            checked: number;
+            /** Learned */
+            learned: components["schemas"]["LearnedOut"][];
+        };
+        /**
+         * Seen
+         * @description What was seen of one piece: edges above the ground and ease by zone, cm; each computed check confirmed or
+         *     contradicted; how it moved, how it felt, and whether it suits shape, style and week.
+         */
+        Seen: {
+            /**
+             * Edges
+             * @default {}
+             */
+            edges: {
+                [key: string]: number;
+            };
+            /**
+             * Eases
+             * @default {}
+             */
+            eases: {
+                [key: string]: number;
+            };
+            /**
+             * Checks
+             * @default {}
+             */
+            checks: {
+                [key: string]: "as_said" | "not_so";
+            };
+            /**
+             * Moves
+             * @default {}
+             */
+            moves: {
+                [key: string]: "well" | "not_well";
+            };
+            /**
+             * Comfort
+             * @default
+             * @enum {string}
+             */
+            comfort: "" | "comfortable" | "bearable" | "not";
+            /**
+             * Life
+             * @default {}
+             */
+            life: {
+                [key: string]: boolean;
+            };
+        };
+        /** TakenOver */
+        TakenOver: {
+            /**
+             * Whose
+             * @enum {string}
+             */
+            whose: "piece" | "body";
+            /** Key */
+            key: string;
+            /** Label */
+            label: string;
+            /** Was */
+            was: number | null;
+            /** Becomes */
+            becomes: number;
+        };
+        /**
+         * TrialOut
+         * @description One piece of the log.
+         */
+        TrialOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Version */
+            version: number;
+            /** Piece Id */
+            piece_id: string | null;
+            /** Title */
+            title: string;
+            /** Piece */
+            piece: {
+                [key: string]: unknown;
+            };
+            /** Maker */
+            maker: string;
+            /** Label Size */
+            label_size: string;
+            /** Heel Cm */
+            heel_cm: number;
+            /** Expected */
+            expected: {
+                [key: string]: unknown;
+            };
+            seen: components["schemas"]["Seen"];
+            /**
+             * Decision
+             * @enum {string}
+             */
+            decision: "" | "keep" | "alter" | "size" | "return" | "let_go";
+            /** Why */
+            why: string;
+            /**
+             * Tried At
+             * Format: date-time
+             */
+            tried_at: string;
+            /** Corrections */
+            corrections: components["schemas"]["CorrectionOut"][];
+            /** Corrected */
+            corrected: components["schemas"]["TakenOver"][];
+            /** Errands */
+            errands: components["schemas"]["ErrandOut"][];
+        };
+        /**
+         * ExpectedOut
+         * @description What is computed of a piece before it is put on. `piece_id` is empty for one said in a line.
+         */
+        ExpectedOut: {
+            /** Piece Id */
+            piece_id: string | null;
+            /** Title */
+            title: string;
+            /** Kind */
+            kind: string;
+            /** Maker */
+            maker: string;
+            /** Label Size */
+            label_size: string;
+            placed: components["schemas"]["PlacedOut"];
+        };
+        /** RackExpected */
+        RackExpected: {
+            /** Pieces */
+            pieces: components["schemas"]["ExpectedOut"][];
+            /** Heels */
+            heels: boolean;
+        };
+        /** SaidPiece */
+        SaidPiece: {
+            /** Line */
+            line: string;
+            /**
+             * Heel Cm
+             * @default 0
+             */
+            heel_cm: number;
+        };
+        /** FittingIn */
+        FittingIn: {
+            /**
+             * Place
+             * @enum {string}
+             */
+            place: "wardrobe" | "shop";
+            /**
+             * Where
+             * @default
+             */
+            where: string;
+            /**
+             * Started At
+             * Format: date-time
+             */
+            started_at: string;
+        };
+        /** DueIn */
+        DueIn: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "alter" | "return" | "size";
+            /** Text */
+            text: string;
+            /**
+             * Figure
+             * @default
+             */
+            figure: string;
+            /**
+             * By Cm
+             * @default 0
+             */
+            by_cm: number;
+            /** Due On */
+            due_on?: string | null;
+        };
+        /**
+         * TrialIn
+         * @description One piece tried, as it is handed in: of the rack, or said in a line.
+         */
+        TrialIn: {
+            /**
+             * Tried At
+             * Format: date-time
+             */
+            tried_at: string;
+            /**
+             * @default {
+             *       "edges": {},
+             *       "eases": {},
+             *       "checks": {},
+             *       "moves": {},
+             *       "comfort": "",
+             *       "life": {}
+             *     }
+             */
+            seen: components["schemas"]["Seen"];
+            /**
+             * Decision
+             * @default
+             * @enum {string}
+             */
+            decision: "" | "keep" | "alter" | "size" | "return" | "let_go";
+            /**
+             * Why
+             * @default
+             */
+            why: string;
+            /**
+             * Heel Cm
+             * @default 0
+             */
+            heel_cm: number;
+            /** Piece Id */
+            piece_id?: string | null;
+            /**
+             * Line
+             * @default
+             */
+            line: string;
+            /**
+             * Maker
+             * @default
+             */
+            maker: string;
+            /**
+             * Label Size
+             * @default
+             */
+            label_size: string;
+            /**
+             * Errands
+             * @default []
+             */
+            errands: components["schemas"]["DueIn"][];
+        };
+        /** TrialChange */
+        TrialChange: {
+            /** Version */
+            version: number;
+            seen: components["schemas"]["Seen"];
+            /**
+             * Decision
+             * @default
+             * @enum {string}
+             */
+            decision: "" | "keep" | "alter" | "size" | "return" | "let_go";
+            /**
+             * Why
+             * @default
+             */
+            why: string;
+        };
+        /** Taking */
+        Taking: {
+            /**
+             * Whose
+             * @enum {string}
+             */
+            whose: "piece" | "body";
+            /** Key */
+            key: string;
+        };
+        /**
+         * ErrandsOut
+         * @description What is due, the soonest first, then what was done last.
+         */
+        ErrandsOut: {
+            /** Errands */
+            errands: components["schemas"]["ErrandOut"][];
+        };
+        /** DueChange */
+        DueChange: {
+            /** Version */
+            version: number;
+            /** Due On */
+            due_on?: string | null;
         };
         /**
          * OnOffer
@@ -2671,6 +3477,16 @@ export interface components {
              * @default []
              */
             rack: components["schemas"]["FiledPiece"][];
+            /**
+             * Fittings
+             * @default []
+             */
+            fittings: components["schemas"]["FiledFitting"][];
+            /**
+             * Errands
+             * @default []
+             */
+            errands: components["schemas"]["FiledErrand"][];
         };
         /**
          * FiledConsent
@@ -2692,6 +3508,70 @@ export interface components {
              * @default
              */
             guardian: string;
+        };
+        /**
+         * FiledErrand
+         * @description An alteration, a return or another size, with its date. `rack_at` is its piece's place in the file's rack.
+         */
+        FiledErrand: {
+            /** Rack At */
+            rack_at?: number | null;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "alter" | "return" | "size";
+            /** Title */
+            title: string;
+            /** Text */
+            text: string;
+            /**
+             * Figure
+             * @default
+             */
+            figure: string;
+            /**
+             * By Cm
+             * @default 0
+             */
+            by_cm: number;
+            /** Due On */
+            due_on?: string | null;
+            /** Done At */
+            done_at?: string | null;
+            /**
+             * Applied
+             * @default false
+             */
+            applied: boolean;
+        };
+        /**
+         * FiledFitting
+         * @description One fitting.
+         */
+        FiledFitting: {
+            /**
+             * Place
+             * @enum {string}
+             */
+            place: "wardrobe" | "shop";
+            /**
+             * Where
+             * @default
+             */
+            where: string;
+            /**
+             * Started At
+             * Format: date-time
+             */
+            started_at: string;
+            /** Ended At */
+            ended_at?: string | null;
+            /**
+             * Trials
+             * @default []
+             */
+            trials: components["schemas"]["FiledTrial"][];
         };
         /**
          * FiledLook
@@ -2762,7 +3642,7 @@ export interface components {
              * @default typed
              * @enum {string}
              */
-            source: "typed" | "tape" | "table";
+            source: "typed" | "tape" | "table" | "fitting";
             /**
              * Said
              * @default false
@@ -2836,6 +3716,81 @@ export interface components {
              * @default []
              */
             readings: components["schemas"]["FiledReading"][];
+        };
+        /**
+         * FiledTrial
+         * @description One piece tried on. `rack_at` is its place in the file's rack, where it hangs there.
+         */
+        FiledTrial: {
+            /** Rack At */
+            rack_at?: number | null;
+            /** Title */
+            title: string;
+            /** Piece */
+            piece: {
+                [key: string]: unknown;
+            };
+            /**
+             * Maker
+             * @default
+             */
+            maker: string;
+            /**
+             * Label Size
+             * @default
+             */
+            label_size: string;
+            /**
+             * Heel Cm
+             * @default 0
+             */
+            heel_cm: number;
+            /**
+             * Expected
+             * @default {}
+             */
+            expected: {
+                [key: string]: unknown;
+            };
+            /**
+             * @default {
+             *       "edges": {},
+             *       "eases": {},
+             *       "checks": {},
+             *       "moves": {},
+             *       "comfort": "",
+             *       "life": {}
+             *     }
+             */
+            seen: components["schemas"]["Seen"];
+            /**
+             * Decision
+             * @default
+             * @enum {string}
+             */
+            decision: "" | "keep" | "alter" | "size" | "return" | "let_go";
+            /**
+             * Why
+             * @default
+             */
+            why: string;
+            /**
+             * Corrected
+             * @default []
+             */
+            corrected: {
+                [key: string]: unknown;
+            }[];
+            /**
+             * Tried At
+             * Format: date-time
+             */
+            tried_at: string;
+            /**
+             * Errands
+             * @default []
+             */
+            errands: components["schemas"]["FiledErrand"][];
         };
         /**
          * FilePreview
@@ -4031,6 +4986,508 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RackPieceOut"];
+                };
+            };
+        };
+    };
+    studio_fittings_api_fittings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FittingsOut"];
+                };
+            };
+        };
+    };
+    studio_fittings_api_expected: {
+        parameters: {
+            query?: {
+                heel_cm?: number;
+            };
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RackExpected"];
+                };
+            };
+        };
+    };
+    studio_fittings_api_expect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SaidPiece"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExpectedOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_fittings_api_begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+                fitting_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FittingIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FittingOut"];
+                };
+            };
+        };
+    };
+    studio_fittings_api_end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fitting_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FittingOut"];
+                };
+            };
+        };
+    };
+    studio_fittings_api_log: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fitting_id: string;
+                trial_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrialIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_fittings_api_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                trial_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    studio_fittings_api_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                trial_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrialChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_fittings_api_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                trial_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialOut"];
+                };
+            };
+        };
+    };
+    studio_fittings_api_correct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                trial_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Taking"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_fittings_api_uncorrect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                trial_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Taking"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_fittings_errands_api_studio_errands: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrandsOut"];
+                };
+            };
+        };
+    };
+    studio_fittings_errands_api_client_errands: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrandsOut"];
+                };
+            };
+        };
+    };
+    studio_fittings_errands_api_owe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DueIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrandOut"];
+                };
+            };
+        };
+    };
+    studio_fittings_errands_api_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                errand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    studio_fittings_errands_api_move: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                errand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DueChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrandOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_fittings_errands_api_done: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                errand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrandOut"];
+                };
+            };
+        };
+    };
+    studio_fittings_errands_api_undone: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                errand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrandOut"];
+                };
+            };
+        };
+    };
+    studio_fittings_errands_api_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                errand_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrandOut"];
                 };
             };
         };

@@ -1,0 +1,353 @@
+"""Fittings as the screen reads and writes them."""
+
+from __future__ import annotations
+
+from datetime import date, datetime
+from typing import Annotated, Any, Literal
+from uuid import UUID
+
+from django.http import HttpRequest
+from ninja import Router, Status
+from pydantic import BaseModel, Field, StringConstraints
+
+from craft.body.measures import label
+from craft.cloth.quick import read_line
+from craft.cloth.words import figure_name
+from craft.formats.fitting_form import Decision, ErrandKind, Seen
+from craft.tryon import Correction
+from craft.units import Unit
+from studio.fittings import services
+from studio.fittings.models import Errand, Fitting, Trial
+from studio.fittings.shapes import ErrandOut, errand_out
+from studio.rack import services as rack
+from studio.rack.naming import title_of
+from studio.schemas import MaybeName, Note, Refusal, answer
+from studio.shopping.api import Heel, PlacedOut, placed_out
+from studio.shopping.services import Shopper, land_on, shopper_of
+
+router = Router()
+ShortWord = Annotated[str, StringConstraints(max_length=32)]
+
+
+class FittingIn(BaseModel):
+    place: Literal["wardrobe", "shop"]
+    where: MaybeName = ""
+    started_at: datetime
+
+
+class DueIn(BaseModel):
+    id: UUID
+    kind: ErrandKind
+    text: Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=400)]
+    figure: ShortWord = ""
+    by_cm: float = Field(default=0.0, ge=-60, le=60)
+    due_on: date | None = None
+
+
+class TrialIn(BaseModel):
+    """One piece tried, as it is handed in: of the rack, or said in a line."""
+
+    tried_at: datetime
+    seen: Seen = Seen()
+    decision: Decision = ""
+    why: Note = ""
+    heel_cm: Heel = 0.0
+    piece_id: UUID | None = None
+    line: Annotated[str, StringConstraints(strip_whitespace=True, max_length=300)] = ""
+    maker: MaybeName = ""
+    label_size: Annotated[str, StringConstraints(strip_whitespace=True, max_length=20)] = ""
+    errands: list[DueIn] = Field(default=[], max_length=12)
+
+
+class TrialChange(BaseModel):
+    version: int
+    seen: Seen
+    decision: Decision = ""
+    why: Note = ""
+
+
+class Taking(BaseModel):
+    whose: Literal["piece", "body"]
+    key: ShortWord
+
+
+class SaidPiece(BaseModel):
+    line: str = Field(max_length=300)
+    heel_cm: Heel = 0.0
+
+
+class CorrectionOut(BaseModel):
+    """What would explain what was seen: whose figure, what it was and would be, cm, how likely, and in words."""
+
+    whose: Literal["piece", "body"]
+    key: str
+    label: str
+    was: float | None
+    becomes: float
+    share: float
+    text: str
+    possible: bool
+
+
+class TakenOver(BaseModel):
+    whose: Literal["piece", "body"]
+    key: str
+    label: str
+    was: float | None
+    becomes: float
+
+
+class TrialOut(BaseModel):
+    """One piece of the log."""
+
+    id: UUID
+    version: int
+    piece_id: UUID | None
+    title: str
+    piece: dict[str, Any]
+    maker: str
+    label_size: str
+    heel_cm: float
+    expected: dict[str, Any]
+    seen: Seen
+    decision: Decision
+    why: str
+    tried_at: datetime
+    corrections: list[CorrectionOut]
+    corrected: list[TakenOver]
+    errands: list[ErrandOut]
+
+
+class FittingOut(BaseModel):
+    """One fitting and its pieces, in the order they were tried."""
+
+    id: UUID
+    place: Literal["wardrobe", "shop"]
+    where: str
+    started_at: datetime
+    ended_at: datetime | None
+    open: bool
+    trials: list[TrialOut]
+
+
+class LearnedOut(BaseModel):
+    key: str
+    pieces: int
+    by: float
+    sure: bool
+    text: str
+
+
+class MadeOut(BaseModel):
+    """What fittings say of a maker."""
+
+    maker: str
+    confirmed: int
+    checked: int
+    learned: list[LearnedOut]
+
+
+class FittingsOut(BaseModel):
+    fittings: list[FittingOut]
+    makers: list[MadeOut]
+
+
+class ExpectedOut(BaseModel):
+    """What is computed of a piece before it is put on. `piece_id` is empty for one said in a line."""
+
+    piece_id: UUID | None
+    title: str
+    kind: str
+    maker: str
+    label_size: str
+    placed: PlacedOut
+
+
+class RackExpected(BaseModel):
+    pieces: list[ExpectedOut]
+    heels: bool
+
+
+@router.get("/clients/{uuid:client_id}/fittings", response=FittingsOut)
+def fittings(request: HttpRequest, client_id: UUID) -> Any:
+    """The client's fittings, newest first, and what the studio's fittings say of each maker."""
+    held = services.fittings_of(request.user, client_id)
+    shopper = shopper_of(request.user, client_id)
+    return answer(
+        FittingsOut(
+            fittings=[_fitting(fitting, shopper) for fitting in held],
+            makers=[_made(made, shopper.unit) for made in services.makers_of(request.user)],
+        )
+    )
+
+
+@router.get("/clients/{uuid:client_id}/expected", response=RackExpected)
+def expected(request: HttpRequest, client_id: UUID, heel_cm: Heel = 2.0) -> Any:
+    """What is computed of every piece of the rack: fetched whole, so that a fitting can go on without a connection."""
+    shopper, rows = rack.landed_rack(request.user, client_id, heel_cm)
+    return answer(
+        RackExpected(
+            pieces=[
+                ExpectedOut(
+                    piece_id=row.id,
+                    title=row.name or title_of(landed.piece),
+                    kind=landed.piece.kind,
+                    maker=row.facts.get("maker", ""),
+                    label_size=row.facts.get("label_size", ""),
+                    placed=placed_out(landed, [], [], shopper.unit),
+                )
+                for row, landed in rows
+            ],
+            heels=shopper.heels,
+        )
+    )
+
+
+@router.post("/clients/{uuid:client_id}/expect", response={200: ExpectedOut, 422: Refusal})
+def expect(request: HttpRequest, client_id: UUID, given: SaidPiece) -> Any:
+    """What is computed of a piece said in a line, before it is put on."""
+    shopper = shopper_of(request.user, client_id)
+    piece = read_line(given.line, shopper.unit)
+    landed = land_on(shopper, piece, given.heel_cm)
+    return answer(
+        ExpectedOut(
+            piece_id=None,
+            title=title_of(piece),
+            kind=piece.kind,
+            maker="",
+            label_size="",
+            placed=placed_out(landed, [], [], shopper.unit),
+        )
+    )
+
+
+@router.put("/clients/{uuid:client_id}/fittings/{uuid:fitting_id}", response={200: FittingOut})
+def begin(request: HttpRequest, client_id: UUID, fitting_id: UUID, given: FittingIn) -> Any:
+    """Begin a fitting; handing the same in again changes nothing."""
+    made = services.begin(request.user, client_id, fitting_id, given.place, given.where, given.started_at)
+    return _fitting(made, shopper_of(request.user, client_id))
+
+
+@router.post("/fittings/{uuid:fitting_id}/end", response={200: FittingOut})
+def end(request: HttpRequest, fitting_id: UUID) -> Any:
+    """End a fitting."""
+    ended = services.end(request.user, fitting_id)
+    return _fitting(ended, shopper_of(request.user, ended.client_id))
+
+
+@router.put("/fittings/{uuid:fitting_id}/trials/{uuid:trial_id}", response={200: TrialOut, 422: Refusal})
+def log(request: HttpRequest, fitting_id: UUID, trial_id: UUID, given: TrialIn) -> Any:
+    """Log a piece; handing the same in again changes nothing."""
+    errands = tuple(services.Due(**due.model_dump()) for due in given.errands)
+    told = given.model_dump(exclude={"seen", "errands"})
+    tried = services.Tried(id=trial_id, seen=given.seen, errands=errands, **told)
+    return trial_out_of(request, services.log(request.user, fitting_id, tried))
+
+
+@router.patch("/trials/{uuid:trial_id}", response={200: TrialOut, 422: Refusal})
+def change(request: HttpRequest, trial_id: UUID, given: TrialChange) -> Any:
+    """Change what was seen and decided."""
+    services.own_trial(request.user, trial_id)
+    services.change(request.user, trial_id, given.version, given.seen, given.decision, given.why)
+    return trial_out_of(request, services.own_trial(request.user, trial_id))
+
+
+@router.delete("/trials/{uuid:trial_id}", response={204: None})
+def remove(request: HttpRequest, trial_id: UUID) -> Any:
+    """Take a piece out of the log; can be undone."""
+    services.remove(request.user, trial_id)
+    return Status(204, None)
+
+
+@router.post("/trials/{uuid:trial_id}/restore", response={200: TrialOut})
+def restore(request: HttpRequest, trial_id: UUID) -> Any:
+    """Undo a removal."""
+    return trial_out_of(request, services.restore(request.user, trial_id))
+
+
+@router.post("/trials/{uuid:trial_id}/correct", response={200: TrialOut, 422: Refusal})
+def correct(request: HttpRequest, trial_id: UUID, given: Taking) -> Any:
+    """Correct the piece or the body by what was seen."""
+    return trial_out_of(request, services.take_over(request.user, trial_id, given.whose, given.key))
+
+
+@router.post("/trials/{uuid:trial_id}/uncorrect", response={200: TrialOut, 422: Refusal})
+def uncorrect(request: HttpRequest, trial_id: UUID, given: Taking) -> Any:
+    """Undo a correction."""
+    return trial_out_of(request, services.take_back(request.user, trial_id, given.whose, given.key))
+
+
+def trial_out_of(request: HttpRequest, trial: Trial) -> TrialOut:
+    """A trial as it is told, with what would explain it."""
+    return trial_out(trial, shopper_of(request.user, trial.fitting.client_id))
+
+
+def trial_out(trial: Trial, shopper: Shopper) -> TrialOut:
+    held: list[Errand] = [errand for errand in trial.errands.all() if errand.removed_at is None]
+    hangs = trial.rack_piece_id is not None
+    return TrialOut(
+        id=trial.id,
+        version=trial.version,
+        piece_id=trial.rack_piece_id,
+        title=trial.title,
+        piece=trial.piece,
+        maker=trial.maker,
+        label_size=trial.label_size,
+        heel_cm=trial.heel_cm,
+        expected=trial.expected,
+        seen=Seen.model_validate(trial.seen),
+        decision=trial.decision,
+        why=trial.why,
+        tried_at=trial.tried_at,
+        corrections=[_correction(one, shopper.unit, hangs) for one in services.corrections_of(shopper, trial)],
+        corrected=[
+            TakenOver(
+                **{key: one[key] for key in ("whose", "key", "was", "becomes")}, label=_label(one["whose"], one["key"])
+            )
+            for one in trial.corrected
+        ],
+        errands=[errand_out(errand, shopper.name) for errand in held],
+    )
+
+
+def _label(whose: str, key: str) -> str:
+    return label(key) if whose == "body" else figure_name(key)
+
+
+def _correction(one: Correction, unit: Unit, hangs: bool) -> CorrectionOut:
+    return CorrectionOut(
+        whose=one.whose,
+        key=one.key,
+        label=_label(one.whose, one.key),
+        was=one.was,
+        becomes=one.becomes,
+        share=round(one.share, 2),
+        text=one.text.say(unit),
+        possible=one.whose == "body" or hangs,
+    )
+
+
+def _fitting(fitting: Fitting, shopper: Shopper) -> FittingOut:
+    recent = (datetime.now(fitting.started_at.tzinfo) - fitting.started_at) < services.OPEN_FOR
+    kept = [trial for trial in fitting.trials.all() if trial.removed_at is None]
+    return FittingOut(
+        id=fitting.id,
+        place=fitting.place,
+        where=fitting.where,
+        started_at=fitting.started_at,
+        ended_at=fitting.ended_at,
+        open=fitting.ended_at is None and recent,
+        trials=[trial_out(trial, shopper) for trial in kept],
+    )
+
+
+def _made(made: services.Made, unit: Unit) -> MadeOut:
+    return MadeOut(
+        maker=made.maker,
+        confirmed=made.confirmed,
+        checked=made.checked,
+        learned=[
+            LearnedOut(key=one.key, pieces=one.pieces, by=round(one.by, 1), sure=one.sure, text=one.text.say(unit))
+            for one in made.learned
+        ],
+    )

@@ -1,0 +1,47 @@
+"""What is due, as it is told."""
+
+from __future__ import annotations
+
+from datetime import date, datetime
+from uuid import UUID
+
+from pydantic import BaseModel
+
+from craft.formats.fitting_form import ErrandKind
+from studio.fittings.models import Errand
+
+
+class ErrandOut(BaseModel):
+    """An alteration, another size or a return: for whom, of what, by when."""
+
+    id: UUID
+    version: int
+    client_id: UUID
+    client: str
+    piece_id: UUID | None
+    kind: ErrandKind
+    title: str
+    text: str
+    figure: str
+    by_cm: float
+    due_on: date | None
+    done_at: datetime | None
+    applied: bool
+
+
+def errand_out(errand: Errand, client: str) -> ErrandOut:
+    return ErrandOut(
+        id=errand.id,
+        version=errand.version,
+        client_id=errand.client_id,
+        client=client,
+        piece_id=errand.rack_piece_id,
+        kind=errand.kind,
+        title=errand.title,
+        text=errand.text,
+        figure=errand.figure,
+        by_cm=errand.by_cm,
+        due_on=errand.due_on,
+        done_at=errand.done_at,
+        applied=errand.applied,
+    )
