@@ -33,6 +33,8 @@ from studio.looks.models import Look
 from studio.people.api import StudioOut, client_out
 from studio.people.api import router as people
 from studio.people.models import Client, Studio
+from studio.pictures.api import router as pictures
+from studio.pictures.harmless import NotAPicture
 from studio.rack.api import rack_piece_out
 from studio.rack.api import router as rack
 from studio.rack.models import RackPiece
@@ -48,6 +50,7 @@ api.add_router("", looks, tags=["looks"])
 api.add_router("", rack, tags=["rack"])
 api.add_router("", fittings, tags=["fittings"])
 api.add_router("", errands, tags=["fittings"])
+api.add_router("", pictures, tags=["pictures"])
 api.add_router("", shopping, tags=["shopping"])
 api.add_router("", records, tags=["records"])
 
@@ -125,7 +128,7 @@ def _wrong_word(request: HttpRequest, error: Exception) -> HttpResponse:
 
 _IN_WORDS = (
     *(UnknownWord, UnknownMeasure, UnknownSchool, NotYetKnown, NotALength, NotUnderstood),
-    *(NotAllowed, NotATable, NotAClientFile, NothingRead, NotTried),
+    *(NotAllowed, NotATable, NotAClientFile, NothingRead, NotTried, NotAPicture),
 )
 for problem in _IN_WORDS:
     api.add_exception_handler(problem, _wrong_word)

@@ -30,6 +30,7 @@ INSTALLED_APPS = [
     "studio.looks",
     "studio.rack",
     "studio.fittings",
+    "studio.pictures",
     "studio.records",
 ]
 MIDDLEWARE = [

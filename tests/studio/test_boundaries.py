@@ -8,13 +8,16 @@ from typing import Any
 
 import pytest
 from django.test import Client as Browser
+from PIL import Image
 
 from studio.api import api
 from studio.bodies.models import MeasuringSession
 from studio.fittings.models import Errand, Fitting, Trial
+from studio.pictures.models import Picture
 from studio.rack.models import RackPiece
 from tests.studio.conftest import PASSWORD, House
 from tests.studio.test_fittings import BEGAN, begin, errand, log
+from tests.studio.test_pictures import encoded, send
 from tests.studio.test_rack import hang
 
 BODIES: dict[str, Any] = {
@@ -69,6 +72,7 @@ def filled(path: str, house: House, look: str) -> str:
         "piece_id": RackPiece.objects.get(client=house.client).id,
         "fitting_id": Fitting.objects.get(client=house.client).id,
         "trial_id": Trial.objects.get(fitting__client=house.client).id,
+        "picture_id": Picture.objects.filter(client=house.client).values_list("id", flat=True)[0],
         "errand_id": Errand.objects.get(client=house.client).id,
     }
     return re.sub(r"\{(\w+)\}", lambda found: str(ids[found[1]]), path)
@@ -80,6 +84,7 @@ def test_no_request_reaches_another_studios_row(method: str, path: str, house: H
     other.read("hip", "99")
     tee = hang(other, "white tee").told
     log(other, begin(other), piece_id=tee["id"], errands=[errand()])
+    send(other, f"/rack/{tee['id']}/pictures/{uuid.uuid4()}", encoded(Image.new("RGB", (40, 40))))
     before = state(other)
     address, body = filled(path, other, look), BODIES.get(path)
     answer = house.api.ask(method.upper(), address, body)

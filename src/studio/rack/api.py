@@ -13,10 +13,12 @@ from craft.body import Body
 from craft.cloth import Piece
 from craft.cloth.colour import hex_of
 from craft.cloth.words import FIGURES, said, unit_of
+from craft.draw.flat_lines import flat_lines
 from craft.draw.flats import draw_flat
 from craft.fit import Landed
 from craft.formats.rack_form import Facts
 from studio.looks.assessment import DrawnShape, drawn
+from studio.pictures.services import first_of_pieces
 from studio.rack import services
 from studio.rack.models import RackPiece
 from studio.rack.naming import title_of
@@ -63,6 +65,8 @@ class RackPieceOut(BaseModel):
     stance: Stance
     marks: list[CheckMark]
     flat: list[DrawnShape]
+    #: Its first picture, if it has one.
+    picture: UUID | None
 
 
 class RackOut(BaseModel):
@@ -85,14 +89,23 @@ class PieceTableOut(BaseModel):
     refused: list[RefusedOut]
 
 
+class FlatMeasure(BaseModel):
+    """Where the tape lies for a figure, on the piece's flat, cm; `half` where it reads half of the figure."""
+
+    key: str
+    points: list[list[float]]
+    half: bool
+
+
 class RackDetail(BaseModel):
-    """One piece with everything its landing says."""
+    """One piece with everything its landing says, and where each of its figures is measured on it."""
 
     piece: RackPieceOut
     placed: PlacedOut
+    lines: list[FlatMeasure]
 
 
-def rack_piece_out(row: RackPiece, landed: Landed, body: Body) -> RackPieceOut:
+def rack_piece_out(row: RackPiece, landed: Landed, body: Body, picture: UUID | None = None) -> RackPieceOut:
     piece = landed.piece
     flat = [drawn(shape) for shape in draw_flat(body, landed)]
     return RackPieceOut(
@@ -112,6 +125,7 @@ def rack_piece_out(row: RackPiece, landed: Landed, body: Body) -> RackPieceOut:
         stance=landed.stance,
         marks=[CheckMark(key=check.key, stance=check.stance, title=check.title) for check in landed.checks],
         flat=flat,
+        picture=picture,
     )
 
 
@@ -119,9 +133,9 @@ def rack_piece_out(row: RackPiece, landed: Landed, body: Body) -> RackPieceOut:
 def rack(request: HttpRequest, client_id: UUID, heel_cm: Heel = 2.0) -> Any:
     """Every piece of a client's rack, landed."""
     shopper, rows = services.landed_rack(request.user, client_id, heel_cm)
-    return answer(
-        RackOut(pieces=[rack_piece_out(row, landed, shopper.body) for row, landed in rows], heels=shopper.heels)
-    )
+    pictures = first_of_pieces(request.user, client_id)
+    pieces = [rack_piece_out(row, landed, shopper.body, pictures.get(row.id)) for row, landed in rows]
+    return answer(RackOut(pieces=pieces, heels=shopper.heels))
 
 
 @router.post("/clients/{uuid:client_id}/rack", response={201: RackPieceOut, 422: Refusal})
@@ -170,7 +184,15 @@ def piece(request: HttpRequest, piece_id: UUID, heel_cm: Heel = 2.0) -> Any:
 
 def _one(request: HttpRequest, piece_id: UUID, heel: float) -> RackDetail:
     shopper, row, landed = services.landed_piece(request.user, piece_id, heel)
-    return RackDetail(piece=rack_piece_out(row, landed, shopper.body), placed=placed_out(landed, [], [], shopper.unit))
+    picture = first_of_pieces(request.user, row.client_id).get(row.id)
+    return RackDetail(
+        piece=rack_piece_out(row, landed, shopper.body, picture),
+        placed=placed_out(landed, [], [], shopper.unit),
+        lines=[
+            FlatMeasure(key=line.key, points=[list(point) for point in line.points], half=line.half)
+            for line in flat_lines(shopper.body, landed)
+        ],
+    )
 
 
 @router.patch("/rack/{uuid:piece_id}", response={200: RackPieceOut, 422: Refusal})

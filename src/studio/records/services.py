@@ -19,6 +19,7 @@ from studio.fittings import filing
 from studio.fittings.models import Errand, Fitting, Trial
 from studio.looks.models import Look
 from studio.people.models import Client, Member
+from studio.pictures.models import Picture
 from studio.rack import services as rack
 from studio.rack.models import RackPiece
 from studio.records.models import Erasure
@@ -192,7 +193,8 @@ def _ids_of(client: Client) -> list[str]:
     fittings = Fitting.objects.filter(client=client).values_list("id", flat=True)
     trials = Trial.objects.filter(fitting__client=client).values_list("id", flat=True)
     errands = Errand.objects.filter(client=client).values_list("id", flat=True)
-    held = (readings, looks, pieces, fittings, trials, errands)
+    pictures = Picture.objects.filter(client=client).values_list("id", flat=True)
+    held = (readings, looks, pieces, fittings, trials, errands, pictures)
     return [str(client.id), *(str(row) for rows in held for row in rows)]
 
 

@@ -1,0 +1,1 @@
+"""Pictures of pieces: taken in, made harmless, and what colours they show."""

@@ -1,0 +1,124 @@
+"""The verbs of pictures: take one in, show it, take it away."""
+
+from __future__ import annotations
+
+import io
+import re
+import zipfile
+from datetime import UTC, datetime
+from typing import Any
+from uuid import UUID
+
+from studio.fittings.models import Trial
+from studio.people.models import Client, Member
+from studio.pictures.harmless import NotAPicture, made_harmless
+from studio.pictures.models import Picture
+from studio.rack.models import RackPiece
+
+#: So many pictures of one piece or trial are kept.
+MOST_OF_ONE = 12
+
+
+def add_to_piece(member: Member, piece_id: Any, picture_id: UUID, given: bytes) -> Picture:
+    """Keep a picture of a piece of the rack; the same one sent twice is kept once. Raises NotAPicture."""
+    row = _piece(member, piece_id)
+    return _add(member, picture_id, given, client_id=row.client_id, piece=row)
+
+
+def add_to_trial(member: Member, trial_id: Any, picture_id: UUID, given: bytes) -> Picture:
+    """Keep a picture of a piece as it was tried on. Raises NotAPicture."""
+    trial = _trial(member, trial_id)
+    return _add(member, picture_id, given, client_id=trial.fitting.client_id, trial=trial)
+
+
+def _add(member: Member, picture_id: UUID, given: bytes, **of: Any) -> Picture:
+    held: Picture | None = Picture.objects.of(member).filter(id=picture_id).first()
+    if held is not None:
+        return held
+    if Picture.objects.of(member).kept().filter(**of).count() >= MOST_OF_ONE:
+        raise NotAPicture(f"{MOST_OF_ONE} pictures of one piece are kept at most. Take one away first.")
+    made = made_harmless(given)
+    return Picture.objects.create(
+        id=picture_id,
+        studio_id=member.studio_id,
+        image=made.image,
+        small=made.small,
+        width=made.width,
+        height=made.height,
+        palette=[list(colour) for colour in made.palette],
+        changed_by=member,
+        **of,
+    )
+
+
+def shown(member: Member, picture_id: Any, *, small: bool) -> bytes:
+    """A picture's bytes, JPEG."""
+    part = "small" if small else "image"
+    row = Picture.objects.of(member).kept().filter(client__removed_at=None).only(part).found(id=picture_id)
+    return bytes(getattr(row, part))
+
+
+def seen_by(member: Member, picture_id: Any) -> None:
+    """Whether a member may see a picture at all. Raises Http404."""
+    Picture.objects.of(member).kept().filter(client__removed_at=None).only("id").found(id=picture_id)
+
+
+def of_piece(member: Member, piece_id: Any) -> list[Picture]:
+    """The pictures of a piece of the rack, without their bytes."""
+    return _listed(member, piece=_piece(member, piece_id))
+
+
+def of_trial(member: Member, trial_id: Any) -> list[Picture]:
+    """The pictures of a piece as it was tried on, without their bytes."""
+    return _listed(member, trial=_trial(member, trial_id))
+
+
+def _listed(member: Member, **of: Any) -> list[Picture]:
+    return list(Picture.objects.of(member).kept().filter(**of).defer("image", "small"))
+
+
+def first_of_pieces(member: Member, client_id: Any) -> dict[Any, Any]:
+    """The first picture of each piece of a client's rack, by the piece."""
+    rows = Picture.objects.of(member).kept().filter(client_id=client_id, piece__isnull=False)
+    newest_first = rows.order_by("-created_at", "-id").values_list("piece_id", "id")
+    return dict(newest_first)
+
+
+def _piece(member: Member, piece_id: Any) -> RackPiece:
+    row: RackPiece = RackPiece.objects.of(member).kept().found(id=piece_id, client__removed_at=None)
+    return row
+
+
+def _trial(member: Member, trial_id: Any) -> Trial:
+    rows = Trial.objects.of(member).kept().select_related("fitting")
+    row: Trial = rows.found(id=trial_id, fitting__client__removed_at=None)
+    return row
+
+
+def remove(member: Member, picture_id: Any) -> None:
+    """Take a picture away; it can be brought back."""
+    Picture.objects.of(member).kept().defer("image", "small").found(id=picture_id, client__removed_at=None)
+    Picture.objects.of(member).filter(id=picture_id).update(removed_at=datetime.now(UTC), changed_by=member)
+
+
+def restore(member: Member, picture_id: Any) -> Picture:
+    """Undo a removal."""
+    row: Picture = Picture.objects.of(member).defer("image", "small").found(id=picture_id, client__removed_at=None)
+    Picture.objects.of(member).filter(id=picture_id).update(removed_at=None)
+    return row
+
+
+def archive(member: Member, client_id: Any) -> bytes:
+    """All of a client's pictures as a ZIP file, each named for its piece."""
+    client = Client.objects.of(member).kept().found(id=client_id)
+    out = io.BytesIO()
+    with zipfile.ZipFile(out, "w", zipfile.ZIP_STORED) as file:
+        rows = Picture.objects.of(member).kept().filter(client=client).select_related("piece", "trial")
+        for number, row in enumerate(rows.iterator(chunk_size=20), start=1):
+            file.writestr(f"{number:03d}-{_named(row)}.jpg", bytes(row.image))
+    return out.getvalue()
+
+
+def _named(row: Picture) -> str:
+    of = row.trial.title if row.trial else (row.piece.name or str(row.piece.piece.get("is", ""))) if row.piece else ""
+    return re.sub(r"[^\w-]+", "-", of.lower())[:60].strip("-") or "picture"
