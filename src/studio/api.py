@@ -20,6 +20,8 @@ from craft.schools import UnknownSchool
 from craft.units import NotALength
 from studio.bodies.api import router as bodies
 from studio.bodies.services import NotAllowed
+from studio.charts.api import router as charts
+from studio.charts.services import TooMany
 from studio.concurrency import Stale
 from studio.fittings.api import router as fittings
 from studio.fittings.api import trial_out_of
@@ -51,6 +53,7 @@ api.add_router("", rack, tags=["rack"])
 api.add_router("", fittings, tags=["fittings"])
 api.add_router("", errands, tags=["fittings"])
 api.add_router("", pictures, tags=["pictures"])
+api.add_router("", charts, tags=["charts"])
 api.add_router("", shopping, tags=["shopping"])
 api.add_router("", records, tags=["records"])
 
@@ -128,7 +131,7 @@ def _wrong_word(request: HttpRequest, error: Exception) -> HttpResponse:
 
 _IN_WORDS = (
     *(UnknownWord, UnknownMeasure, UnknownSchool, NotYetKnown, NotALength, NotUnderstood),
-    *(NotAllowed, NotATable, NotAClientFile, NothingRead, NotTried, NotAPicture),
+    *(NotAllowed, NotATable, NotAClientFile, NothingRead, NotTried, NotAPicture, TooMany),
 )
 for problem in _IN_WORDS:
     api.add_exception_handler(problem, _wrong_word)

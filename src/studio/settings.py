@@ -31,6 +31,7 @@ INSTALLED_APPS = [
     "studio.rack",
     "studio.fittings",
     "studio.pictures",
+    "studio.charts",
     "studio.records",
 ]
 MIDDLEWARE = [

@@ -12,10 +12,12 @@ from PIL import Image
 
 from studio.api import api
 from studio.bodies.models import MeasuringSession
+from studio.charts.models import Chart
 from studio.fittings.models import Errand, Fitting, Trial
 from studio.pictures.models import Picture
 from studio.rack.models import RackPiece
 from tests.studio.conftest import PASSWORD, House
+from tests.studio.test_charts import keep as keep_charts
 from tests.studio.test_fittings import BEGAN, begin, errand, log
 from tests.studio.test_pictures import encoded, send
 from tests.studio.test_rack import hang
@@ -73,6 +75,7 @@ def filled(path: str, house: House, look: str) -> str:
         "fitting_id": Fitting.objects.get(client=house.client).id,
         "trial_id": Trial.objects.get(fitting__client=house.client).id,
         "picture_id": Picture.objects.filter(client=house.client).values_list("id", flat=True)[0],
+        "chart_id": Chart.objects.filter(studio=house.member.studio).values_list("id", flat=True)[0],
         "errand_id": Errand.objects.get(client=house.client).id,
     }
     return re.sub(r"\{(\w+)\}", lambda found: str(ids[found[1]]), path)
@@ -85,6 +88,7 @@ def test_no_request_reaches_another_studios_row(method: str, path: str, house: H
     tee = hang(other, "white tee").told
     log(other, begin(other), piece_id=tee["id"], errands=[errand()])
     send(other, f"/rack/{tee['id']}/pictures/{uuid.uuid4()}", encoded(Image.new("RGB", (40, 40))))
+    keep_charts(other)
     before = state(other)
     address, body = filled(path, other, look), BODIES.get(path)
     answer = house.api.ask(method.upper(), address, body)
@@ -103,8 +107,12 @@ def state(house: House) -> list[Any]:
 @pytest.mark.parametrize("path", [path for method, path in endpoints() if method == "get" and "{" not in path])
 def test_lists_hold_only_the_own_studio(path: str, house: House, other: House) -> None:
     other.keep("Theirs")
+    keep_charts(other)
+    log(other, begin(other), line="white tee", errands=[errand()])
     told = house.api.ask("GET", path)
-    assert told.status_code == 200
+    # Without a shop there is nothing of anybody's to see.
+    assert told.status_code == (503 if path == "/charts/shop" else 200)
+    assert "Fenn" not in told.content.decode() and "white tee" not in told.content.decode()
     assert str(other.client.id) not in told.content.decode() and "bo@birch.example" not in told.content.decode()
 
 

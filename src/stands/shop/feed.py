@@ -25,15 +25,23 @@ def products_json() -> str:
     return json.dumps({"feed": "shop", "version": 1, "unit": "cm", "products": products}, indent=1)
 
 
+_WORDS = ("cut", "rise", "fit", "neck", "colour", "fabric")
+_FIGURES = ("hip", "waist", "chest", "front_rise", "inseam", "leg_opening", "length", "sleeve")
+
+
 def size_charts_csv() -> str:
-    """The same as a table: one row a size."""
-    keys = ("hip", "waist", "chest", "front_rise", "inseam", "leg_opening", "length", "sleeve")
+    """The same as a table: one row a size; what a product is in the words of the vocabulary, several split by “;”."""
     out = io.StringIO()
     writer = csv.writer(out, lineterminator="\n")
-    writer.writerow(["maker", "product", "size", *(f"{key.replace('_', ' ')} (cm)" for key in keys)])
+    figures = (f"{key.replace('_', ' ')} (cm)" for key in _FIGURES)
+    writer.writerow(["maker", "product", "piece", *_WORDS, "size", *figures])
     for pattern in PATTERNS:
+        words = [_cell(pattern.piece.get(key, "")) for key in _WORDS]
         for size in sizes(pattern):
-            writer.writerow(
-                [pattern.maker, pattern.name, size["label"], *(size["figures"].get(key, "") for key in keys)]
-            )
+            row = [size["figures"].get(key, "") for key in _FIGURES]
+            writer.writerow([pattern.maker, pattern.name, pattern.piece["is"], *words, size["label"], *row])
     return out.getvalue()
+
+
+def _cell(word: str | list[str]) -> str:
+    return ("; ".join(word) if isinstance(word, list) else word).replace("_", " ")

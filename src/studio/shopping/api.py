@@ -13,7 +13,7 @@ from craft.advise.choose import Choice
 from craft.advise.shopping import Number
 from craft.body.measures import HEIGHTS, label
 from craft.cloth import Piece
-from craft.cloth.words import said
+from craft.cloth.words import figure_name, said
 from craft.fit import Landed
 from craft.fit.alter import Alteration
 from craft.fit.edges import LandedEdge, place
@@ -180,18 +180,22 @@ def on_offer(request: HttpRequest, client_id: UUID, heel_cm: Heel = 2.0) -> Any:
 
 def _offer(choice: Choice, product: feed.Product, unit: Unit) -> OnOffer:
     price = f"{product.price.amount:g} {product.price.currency}" if product.price else ""
+    return on_offer_out(choice, product.maker, product.name, price, len(product.sizes), unit)
+
+
+def on_offer_out(choice: Choice, maker: str, name: str, price: str, sizes: int, unit: Unit) -> OnOffer:
+    """A product in its best size, of a shop or of a chart."""
     read = [
-        FigureRead(key=key, label=said(key.rsplit("_", 1)[0]), cm=cm, doubled=False)
-        for key, cm in choice.landed.piece.figures
+        FigureRead(key=key, label=figure_name(key), cm=cm, doubled=False) for key, cm in choice.landed.piece.figures
     ]
     return OnOffer(
-        id=product.id,
-        maker=product.maker,
-        name=product.name,
+        id=choice.key,
+        maker=maker,
+        name=name,
         kind=said(choice.landed.piece.kind),
         price=price,
         size=choice.size,
-        sizes=len(product.sizes),
+        sizes=sizes,
         placed=placed_out(choice.landed, read, [], unit),
     )
 
@@ -222,7 +226,7 @@ def placed(request: HttpRequest, client_id: UUID, given: Pasted) -> Any:
     shopper = services.shopper_of(request.user, client_id)
     told, landed = services.read_and_land(shopper, given.text, given.heel_cm)
     read = [
-        FigureRead(key=key, label=said(key.rsplit("_", 1)[0]), cm=cm, doubled=key in told.doubled)
+        FigureRead(key=key, label=figure_name(key), cm=cm, doubled=key in told.doubled)
         for key, cm in told.piece.figures
     ]
     return placed_out(landed, read, list(told.unread), shopper.unit)

@@ -19,6 +19,7 @@ from studio.shopping.services import Shopper
 #: How long a feed that was read is used, and how long a shop may take to answer, seconds.
 FRESH_FOR, PATIENCE = 60.0, 4.0
 LARGEST = 20_000_000
+SILENT = "The shop does not answer. Your numbers and pasted descriptions work without it."
 
 
 class NoShop(Exception):
@@ -63,20 +64,40 @@ _held: dict[str, tuple[float, Shelf]] = {}
 
 def shelf() -> Shelf:
     """What the shops offer now. Raises NoShop."""
-    address = os.environ.get("BASILWOOD_SHOP", "")
-    if not address:
-        raise NoShop("No shop is connected to this studio.")
+    address = _address()
     read_at, held = _held.get(address, (-FRESH_FOR, None))
     if held is not None and time.monotonic() - read_at < FRESH_FOR:
         return held
     try:
-        with urllib.request.urlopen(f"{address}/products.json", timeout=PATIENCE) as answer:  # noqa: S310 (set by the house)
-            told = json.loads(answer.read(LARGEST))
-    except (OSError, ValueError) as error:
-        raise NoShop("The shop does not answer. Your numbers and pasted descriptions work without it.") from error
+        told = json.loads(_asked(f"{address}/products.json"))
+    except ValueError as error:
+        raise NoShop(SILENT) from error
     found = read_feed(told)
     _held[address] = (time.monotonic(), found)
     return found
+
+
+def charts_table() -> str:
+    """The shops' size charts as the table they publish. Raises NoShop."""
+    try:
+        return _asked(f"{_address()}/size-charts.csv").decode()
+    except ValueError as error:
+        raise NoShop(SILENT) from error
+
+
+def _address() -> str:
+    address = os.environ.get("BASILWOOD_SHOP", "")
+    if not address:
+        raise NoShop("No shop is connected to this studio.")
+    return address
+
+
+def _asked(url: str) -> bytes:
+    try:
+        with urllib.request.urlopen(url, timeout=PATIENCE) as answer:  # noqa: S310 (set by the house)
+            return bytes(answer.read(LARGEST))
+    except OSError as error:
+        raise NoShop(SILENT) from error
 
 
 def read_feed(told: object) -> Shelf:

@@ -1,0 +1,1 @@
+"""Size charts: what makers say their labels stand for, and which of them fits a client."""

@@ -1,0 +1,94 @@
+"""The verbs of size charts: read a table of them, keep it, rank them for a client."""
+
+from __future__ import annotations
+
+from datetime import UTC, datetime
+from typing import Any
+
+from django.db import transaction
+
+from craft.advise.choose import Choice, Offer, choose
+from craft.cloth.chart import SizeChart
+from craft.formats.charts_csv import ChartTable, read_charts, write_charts
+from craft.units import Unit
+from craft.wear.shoes import barefoot_on
+from studio.charts.models import Chart
+from studio.people.models import Member
+from studio.shopping.services import Shopper
+
+#: So many charts a studio keeps at most.
+MOST_CHARTS = 2000
+
+
+class TooMany(ValueError):
+    """More charts than a studio keeps."""
+
+    field = "text"
+
+
+def chart_of(row: Chart) -> SizeChart:
+    """A chart as the craft reads it."""
+    of: Any = row.of
+    return SizeChart(row.maker, row.product, of, row.piece, tuple((label, figures) for label, figures in row.sizes))
+
+
+def listed(member: Member) -> list[Chart]:
+    """The studio's charts, by maker and product."""
+    return list(Chart.objects.of(member).kept())
+
+
+def table_of(member: Member, unit: Unit) -> str:
+    """The studio's charts as a table."""
+    return write_charts((chart_of(row) for row in listed(member)), unit)
+
+
+def preview(member: Member, text: str) -> tuple[ChartTable, frozenset[tuple[str, str]]]:
+    """What a table would keep, and which charts of it stand here already. Raises NotATable."""
+    held = Chart.objects.of(member).kept().values_list("maker", "product")
+    return read_charts(text), frozenset(held)
+
+
+def keep(member: Member, text: str) -> int:
+    """Keep a table's charts; one of the same maker and product takes the place of the one that was. How many."""
+    charts = read_charts(text).charts
+    with transaction.atomic():
+        held = {
+            (row.maker, row.product): row for row in Chart.objects.of(member).kept().select_for_update(of=("self",))
+        }
+        new = [chart for chart in charts if (chart.maker, chart.product) not in held]
+        if len(held) + len(new) > MOST_CHARTS:
+            raise TooMany(f"A studio keeps {MOST_CHARTS} charts at most.")
+        for chart in charts:
+            row = held.get((chart.maker, chart.product)) or Chart(
+                studio_id=member.studio_id, maker=chart.maker, product=chart.product, version=0
+            )
+            row.of, row.piece, row.sizes = chart.of, dict(chart.piece), [[label, dict(f)] for label, f in chart.sizes]
+            row.version += 1
+            row.changed_by = member
+            row.save()
+    return len(charts)
+
+
+def remove(member: Member, chart_id: Any) -> None:
+    """Take a chart away; it can be brought back."""
+    Chart.objects.of(member).kept().found(id=chart_id)
+    Chart.objects.of(member).filter(id=chart_id).update(removed_at=datetime.now(UTC), changed_by=member)
+
+
+def restore(member: Member, chart_id: Any) -> Chart:
+    """Undo a removal; where the same product was kept anew meanwhile, that one stays. Raises Http404."""
+    row: Chart = Chart.objects.of(member).found(id=chart_id)
+    newer: Chart | None = Chart.objects.of(member).kept().filter(maker=row.maker, product=row.product).first()
+    if newer is not None:
+        return newer
+    row.removed_at = None
+    row.save(update_fields=["removed_at"])
+    return row
+
+
+def ranked(member: Member, shopper: Shopper, heel: float) -> tuple[dict[str, Chart], tuple[Choice, ...]]:
+    """The charts by identity, and the best size of each for a client, best first."""
+    rows = {str(row.id): row for row in listed(member)}
+    offers = [Offer(key, chart_of(row).pieces()) for key, row in rows.items()]
+    body, schools = shopper.body, shopper.schools
+    return rows, choose(body, offers, barefoot_on(heel), schools, seated=shopper.seated, heels=shopper.heels)
