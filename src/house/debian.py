@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import ctypes
 import os
 import shutil
 from pathlib import Path
@@ -49,6 +50,20 @@ def ensure_postgres() -> Path:
     if programs is None:
         raise Trouble("PostgreSQL 15 or newer is needed; Debian 12 and later have it as: postgresql")
     return programs
+
+
+def ensure_typesetting() -> None:
+    """The libraries that lay out the printed sheets."""
+    packages = ["libpango-1.0-0", "libpangoft2-1.0-0", "libharfbuzz-subset0"]
+    ensure("Pango", packages, all(_loads(name) for name in ("libpango-1.0.so.0", "libpangoft2-1.0.so.0")))
+
+
+def _loads(library: str) -> bool:
+    try:
+        ctypes.CDLL(library)
+    except OSError:
+        return False
+    return True
 
 
 def ensure_browser() -> None:

@@ -38,7 +38,8 @@ def keys() -> dict[str, str]:
 
 
 def python_packages(*, tests: bool = False) -> None:
-    """A local environment with the hash-locked packages."""
+    """A local environment with the hash-locked packages, and what they need of Debian's."""
+    debian.ensure_typesetting()
     name = "requirements-test" if tests else "requirements"
     lock = ROOT / f"{name}.txt"
     mark = fingerprint([lock], sys.version)

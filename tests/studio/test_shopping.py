@@ -2,8 +2,16 @@
 
 from __future__ import annotations
 
+from datetime import date
 from typing import Any
 
+import pytest
+
+from craft.body import Body, Measures
+from craft.schools import Schools
+from craft.units import Unit
+from studio.shopping.services import Shopper
+from studio.shopping.sheet import numbers_document
 from tests.studio.conftest import House
 
 MEASURED = {
@@ -85,3 +93,18 @@ def test_a_studio_without_a_shop_or_with_a_silent_one_is_told_so(house: House, m
     assert told.status_code == 503 and "No shop is connected" in told.told["message"]
     monkeypatch.setenv("BASILWOOD_SHOP", "http://127.0.0.1:9")
     assert "does not answer" in house.api.ask("GET", path).told["message"]
+
+
+@pytest.mark.parametrize(("stature", "unit"), [(142, "cm"), (168, "in"), (201, "cm")])
+def test_the_numbers_are_one_sheet_of_paper_whoever_the_client_is(stature: float, unit: Unit) -> None:
+    body = Body.of(Measures.of({"stature": stature}))
+    name = "Wilhelmina Featherstonehaugh-Cholmondeley of Lower Hollin Row"
+    shopper = Shopper(name, body, Schools(), heels=True, seated=False, unit=unit)
+    assert len(numbers_document(shopper, "Hollin Row Studio", date(2026, 11, 25)).pages) == 1
+
+
+def test_the_sheet_is_served_as_a_pdf_of_the_own_studio_only(house: House, other: House) -> None:
+    path = f"/clients/{house.client.id}/shopping/sheet.pdf"
+    told = house.api.ask("GET", path)
+    assert told.content.startswith(b"%PDF") and told.headers["Content-Type"] == "application/pdf"
+    assert other.api.ask("GET", path).status_code == 404

@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Annotated, Any, Literal
 from uuid import UUID
 
-from django.http import HttpRequest
+from django.http import HttpRequest, HttpResponse
 from ninja import Router, Status
 from pydantic import BaseModel, Field
 
@@ -21,9 +21,11 @@ from craft.fit.fitting import Check
 from craft.fit.zones import ZoneEase
 from craft.tryon.alter import changes
 from craft.units import Unit
+from studio.bodies.known import today
 from studio.bodies.shapes import Outline, outline
 from studio.schemas import Refusal, answer
 from studio.shopping import feed, services
+from studio.shopping.sheet import numbers_pdf
 
 router = Router()
 Stance = Literal["fits", "watch", "against", "caution"]
@@ -218,6 +220,15 @@ def numbers(request: HttpRequest, client_id: UUID) -> Any:
             heels=shopper.heels,
         )
     )
+
+
+@router.get("/clients/{uuid:client_id}/shopping/sheet.pdf", response=bytes)
+def sheet(request: HttpRequest, client_id: UUID) -> Any:
+    """The numbers on one sheet of paper, PDF."""
+    shopper = services.shopper_of(request.user, client_id)
+    response = HttpResponse(numbers_pdf(shopper, request.user.studio.name, today()), content_type="application/pdf")
+    response["Content-Disposition"] = 'inline; filename="shopping-numbers.pdf"'
+    return response
 
 
 @router.post("/clients/{uuid:client_id}/shopping/place", response={200: PlacedOut, 422: Refusal})

@@ -1024,6 +1024,294 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/rack/{piece_id}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of Piece
+         * @description The pictures of a piece.
+         */
+        get: operations["studio_pictures_api_of_piece"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rack/{piece_id}/pictures/{picture_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Add To Piece
+         * @description Keep a picture of a piece: JPEG, PNG or WebP.
+         */
+        put: operations["studio_pictures_api_add_to_piece"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trials/{trial_id}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of Trial
+         * @description The pictures of a piece as it was tried on.
+         */
+        get: operations["studio_pictures_api_of_trial"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trials/{trial_id}/pictures/{picture_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Add To Trial
+         * @description Keep a picture of a piece as it was tried on.
+         */
+        put: operations["studio_pictures_api_add_to_trial"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pictures/{picture_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Show
+         * @description A picture, JPEG. It never changes, but is somebody's: a browser asks each time whether it may show it still.
+         */
+        get: operations["studio_pictures_api_show"];
+        put?: never;
+        post?: never;
+        /**
+         * Remove
+         * @description Take a picture away; can be undone.
+         */
+        delete: operations["studio_pictures_api_remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pictures/{picture_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore
+         * @description Undo a removal.
+         */
+        post: operations["studio_pictures_api_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/pictures.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Archive
+         * @description All of a client's pictures in one file.
+         */
+        get: operations["studio_pictures_api_archive"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/charts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Charts
+         * @description The studio's size charts.
+         */
+        get: operations["studio_charts_api_charts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/charts/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Export Table
+         * @description The charts as CSV.
+         */
+        get: operations["studio_charts_api_export_table"];
+        put?: never;
+        /**
+         * Keep Table
+         * @description Keep a table's charts.
+         */
+        post: operations["studio_charts_api_keep_table"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/charts/table/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Preview Table
+         * @description Chart by chart what a table would keep, and which rows are refused and why; nothing is written.
+         */
+        post: operations["studio_charts_api_preview_table"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/charts/shop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of The Shops
+         * @description The size charts that the shops publish, as a table to be looked at and kept.
+         */
+        get: operations["studio_charts_api_of_the_shops"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/charts/{chart_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Remove
+         * @description Take a chart away; can be undone.
+         */
+        delete: operations["studio_charts_api_remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/charts/{chart_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore
+         * @description Undo a removal.
+         */
+        post: operations["studio_charts_api_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/charts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * For Client
+         * @description The size of each chart that fits this client, the best first.
+         */
+        get: operations["studio_charts_api_for_client"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client_id}/shopping/shelf": {
         parameters: {
             query?: never;
@@ -1056,6 +1344,26 @@ export interface paths {
          * @description The client's body as the numbers to shop with.
          */
         get: operations["studio_shopping_api_numbers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/shopping/sheet.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Sheet
+         * @description The numbers on one sheet of paper, PDF.
+         */
+        get: operations["studio_shopping_api_sheet"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2678,6 +2986,8 @@ export interface components {
             marks: components["schemas"]["CheckMark"][];
             /** Flat */
             flat: components["schemas"]["DrawnShape"][];
+            /** Picture */
+            picture: string | null;
         };
         /** Line */
         Line: {
@@ -2820,6 +3130,18 @@ export interface components {
             doubled: boolean;
         };
         /**
+         * FlatMeasure
+         * @description Where the tape lies for a figure, on the piece's flat, cm; `half` where it reads half of the figure.
+         */
+        FlatMeasure: {
+            /** Key */
+            key: string;
+            /** Points */
+            points: number[][];
+            /** Half */
+            half: boolean;
+        };
+        /**
          * PlacedOut
          * @description A piece from a shop on this body.
          */
@@ -2850,11 +3172,13 @@ export interface components {
         };
         /**
          * RackDetail
-         * @description One piece with everything its landing says.
+         * @description One piece with everything its landing says, and where each of its figures is measured on it.
          */
         RackDetail: {
             piece: components["schemas"]["RackPieceOut"];
             placed: components["schemas"]["PlacedOut"];
+            /** Lines */
+            lines: components["schemas"]["FlatMeasure"][];
         };
         /** PieceChange */
         PieceChange: {
@@ -3291,6 +3615,93 @@ export interface components {
             version: number;
             /** Due On */
             due_on?: string | null;
+        };
+        /** PictureOut */
+        PictureOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+            /** Palette */
+            palette: components["schemas"]["Shade"][];
+            /**
+             * Taken In
+             * Format: date-time
+             */
+            taken_in: string;
+        };
+        /** PicturesOut */
+        PicturesOut: {
+            /** Pictures */
+            pictures: components["schemas"]["PictureOut"][];
+        };
+        /**
+         * Shade
+         * @description A colour of a picture: its code, its share of the middle, and the vocabulary's nearest name.
+         */
+        Shade: {
+            /** Colour */
+            colour: string;
+            /** Share */
+            share: number;
+            /** Near */
+            near: string;
+        };
+        /**
+         * ChartOut
+         * @description One chart: whose, of what, and its sizes, cm.
+         */
+        ChartOut: {
+            /** Id */
+            id: string | null;
+            /** Maker */
+            maker: string;
+            /** Product */
+            product: string;
+            /**
+             * Of
+             * @enum {string}
+             */
+            of: "garment" | "body";
+            /** Title */
+            title: string;
+            /** Kind */
+            kind: string;
+            /** Figures */
+            figures: string[];
+            /** Sizes */
+            sizes: components["schemas"]["SizeOut"][];
+            /**
+             * Replaces
+             * @default false
+             */
+            replaces: boolean;
+        };
+        /** ChartsOut */
+        ChartsOut: {
+            /** Charts */
+            charts: components["schemas"]["ChartOut"][];
+        };
+        /** SizeOut */
+        SizeOut: {
+            /** Label */
+            label: string;
+            /** Figures */
+            figures: {
+                [key: string]: number;
+            };
+        };
+        /** ChartTableOut */
+        ChartTableOut: {
+            /** Rows */
+            rows: components["schemas"]["ChartOut"][];
+            /** Refused */
+            refused: components["schemas"]["RefusedOut"][];
         };
         /**
          * OnOffer
@@ -5492,6 +5903,405 @@ export interface operations {
             };
         };
     };
+    studio_pictures_api_of_piece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PicturesOut"];
+                };
+            };
+        };
+    };
+    studio_pictures_api_add_to_piece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                piece_id: string;
+                picture_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_pictures_api_of_trial: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                trial_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PicturesOut"];
+                };
+            };
+        };
+    };
+    studio_pictures_api_add_to_trial: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                trial_id: string;
+                picture_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_pictures_api_show: {
+        parameters: {
+            query?: {
+                small?: boolean;
+            };
+            header?: never;
+            path: {
+                picture_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    studio_pictures_api_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                picture_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    studio_pictures_api_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                picture_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureOut"];
+                };
+            };
+        };
+    };
+    studio_pictures_api_archive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    studio_charts_api_charts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChartsOut"];
+                };
+            };
+        };
+    };
+    studio_charts_api_export_table: {
+        parameters: {
+            query?: {
+                unit?: "cm" | "in";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    studio_charts_api_keep_table: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Text"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Added"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_charts_api_preview_table: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Text"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChartTableOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_charts_api_of_the_shops: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Text"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_charts_api_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                chart_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    studio_charts_api_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                chart_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChartOut"];
+                };
+            };
+        };
+    };
+    studio_charts_api_for_client: {
+        parameters: {
+            query?: {
+                heel_cm?: number;
+            };
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"];
+                };
+            };
+        };
+    };
     studio_shopping_api_on_offer: {
         parameters: {
             query?: {
@@ -5543,6 +6353,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["NumbersOut"];
+                };
+            };
+        };
+    };
+    studio_shopping_api_sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
                 };
             };
         };
