@@ -59,6 +59,18 @@ def parse_length(text: str, unit: Unit = "cm") -> float:
     return _number(rest, shown) * factor
 
 
+def parse_signed(text: str, unit: Unit = "cm") -> float:
+    """Read a length that may lie the other way, as cm: with a minus before it. Raises NotALength.
+
+    >>> parse_signed("-1.5"), parse_signed("−1in"), parse_signed("2")
+    (-1.5, -2.54, 2.0)
+    """
+    rest = text.strip()
+    if rest[:1] in ("-", "−", "–"):
+        return -parse_length(rest[1:], unit)
+    return parse_length(rest.removeprefix("+"), unit)
+
+
 def _number(text: str, shown: str) -> float:
     found = _NUMBER.match(text)
     if not found or not text or len(text) > 12:

@@ -175,3 +175,20 @@ def test_fittings_go_out_and_come_in_with_the_client_file_and_are_erased(fitted:
     assert held["trials"][0]["piece_id"] == back["id"] and held["trials"][0]["seen"]["comfort"] == "bearable"
     proof = fitted.api.ask("POST", f"/clients/{fitted.client.id}/erase", {"name": "Pia Reed"}).told
     assert (proof["rows"]["Trial"], proof["rows"]["Errand"], proof["remaining"]) == (1, 2, 0)
+
+
+def test_what_was_typed_is_read_when_it_arrives_from_where_it_is_told(fitted: House) -> None:
+    fitted.read("navel_height", "100")
+    piece = hang(fitted, "navy straight jeans, front rise 28, inseam 76, waist 82").told
+    fitting = begin(fitted)
+    typed = {"waistband": "-2", "hem": "1 1/2in", "band": "−1"}
+    told = log(fitted, fitting, piece_id=piece["id"], typed=typed, unit="cm", heel_cm=4).told
+    assert told["seen"]["edges"] == {"waistband": 102.0, "hem": 3.8} and told["seen"]["eases"] == {"band": -1.0}
+    shown = {one["key"]: (one["seen"], one["frame"]) for one in told["to_see"]}
+    assert shown["waistband"] == (-2.0, "above the navel") and shown["hem"] == (3.8, "above the ground")
+    change = {"version": 1, "seen": told["seen"], "typed": {"hem": ""}}
+    assert "hem" not in fitted.api.ask("PATCH", f"/trials/{told['id']}", change).told["seen"]["edges"]
+    refused = log(fitted, fitting, piece_id=piece["id"], typed={"hem": "long"})
+    assert refused.status_code == 422 and "not a length" in refused.told["message"]
+    refused = log(fitted, fitting, piece_id=piece["id"], typed={"hem": "900"})
+    assert refused.status_code == 422 and "cannot be" in refused.told["message"]

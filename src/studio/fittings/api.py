@@ -11,10 +11,12 @@ from ninja import Router, Status
 from pydantic import BaseModel, Field, StringConstraints
 
 from craft.body.measures import label
+from craft.cloth import Piece
 from craft.cloth.quick import read_line
 from craft.cloth.words import figure_name
 from craft.formats.fitting_form import Decision, ErrandKind, Seen
-from craft.tryon import Correction
+from craft.fit import Landed
+from craft.tryon import Correction, frame_of
 from craft.units import Unit
 from studio.fittings import services
 from studio.fittings.models import Errand, Fitting, Trial
@@ -26,6 +28,7 @@ from studio.shopping.api import Heel, PlacedOut, placed_out
 from studio.shopping.services import Shopper, land_on, shopper_of
 
 router = Router()
+Length = Literal["cm", "in"]
 ShortWord = Annotated[str, StringConstraints(max_length=32)]
 
 
@@ -49,6 +52,9 @@ class TrialIn(BaseModel):
 
     tried_at: datetime
     seen: Seen = Seen()
+    #: Edges and eases as they were typed, each from where it is told (ToSee.frame); read when they arrive.
+    typed: dict[ShortWord, ShortWord] = Field(default={}, max_length=24)
+    unit: Length = "cm"
     decision: Decision = ""
     why: Note = ""
     heel_cm: Heel = 0.0
@@ -62,6 +68,8 @@ class TrialIn(BaseModel):
 class TrialChange(BaseModel):
     version: int
     seen: Seen
+    typed: dict[ShortWord, ShortWord] = Field(default={}, max_length=24)
+    unit: Length = "cm"
     decision: Decision = ""
     why: Note = ""
 
@@ -113,6 +121,7 @@ class TrialOut(BaseModel):
     decision: Decision
     why: str
     tried_at: datetime
+    to_see: list[ToSee]
     corrections: list[CorrectionOut]
     corrected: list[TakenOver]
     errands: list[ErrandOut]
@@ -152,6 +161,17 @@ class FittingsOut(BaseModel):
     makers: list[MadeOut]
 
 
+class ToSee(BaseModel):
+    """An edge or ease to look at: what is expected of it, cm, and from where it is told."""
+
+    key: str
+    kind: Literal["edge", "ease"]
+    label: str
+    expected: float
+    seen: float | None
+    frame: str
+
+
 class ExpectedOut(BaseModel):
     """What is computed of a piece before it is put on. `piece_id` is empty for one said in a line."""
 
@@ -161,6 +181,7 @@ class ExpectedOut(BaseModel):
     maker: str
     label_size: str
     placed: PlacedOut
+    to_see: list[ToSee]
 
 
 class RackExpected(BaseModel):
@@ -175,7 +196,8 @@ def fittings(request: HttpRequest, client_id: UUID) -> Any:
     shopper = shopper_of(request.user, client_id)
     return answer(
         FittingsOut(
-            fittings=[_fitting(fitting, shopper) for fitting in held],
+            # What explains an older fitting is no longer asked: its body and its pieces have moved on.
+            fittings=[_fitting(fitting, shopper, explained=at == 0) for at, fitting in enumerate(held)],
             makers=[_made(made, shopper.unit) for made in services.makers_of(request.user)],
         )
     )
@@ -188,13 +210,8 @@ def expected(request: HttpRequest, client_id: UUID, heel_cm: Heel = 2.0) -> Any:
     return answer(
         RackExpected(
             pieces=[
-                ExpectedOut(
-                    piece_id=row.id,
-                    title=row.name or title_of(landed.piece),
-                    kind=landed.piece.kind,
-                    maker=row.facts.get("maker", ""),
-                    label_size=row.facts.get("label_size", ""),
-                    placed=placed_out(landed, [], [], shopper.unit),
+                _expected(
+                    landed, shopper, row.id, row.name, row.facts.get("maker", ""), row.facts.get("label_size", "")
                 )
                 for row, landed in rows
             ],
@@ -209,16 +226,52 @@ def expect(request: HttpRequest, client_id: UUID, given: SaidPiece) -> Any:
     shopper = shopper_of(request.user, client_id)
     piece = read_line(given.line, shopper.unit)
     landed = land_on(shopper, piece, given.heel_cm)
-    return answer(
-        ExpectedOut(
-            piece_id=None,
-            title=title_of(piece),
-            kind=piece.kind,
-            maker="",
-            label_size="",
-            placed=placed_out(landed, [], [], shopper.unit),
-        )
+    return answer(_expected(landed, shopper))
+
+
+def _expected(
+    landed: Landed,
+    shopper: Shopper,
+    piece_id: UUID | None = None,
+    name: str = "",
+    maker: str = "",
+    label_size: str = "",
+) -> ExpectedOut:
+    return ExpectedOut(
+        piece_id=piece_id,
+        title=name or title_of(landed.piece),
+        kind=landed.piece.kind,
+        maker=maker,
+        label_size=label_size,
+        placed=placed_out(landed, [], [], shopper.unit),
+        to_see=_to_see(landed, shopper, services.expected_of(landed), Seen()),
     )
+
+
+def _to_see(landed: Landed, shopper: Shopper, expected: dict[str, Any], seen: Seen) -> list[ToSee]:
+    """Edges and eases as they were expected and seen, each from where it is told."""
+    found = []
+    for edge in landed.edges:
+        frame = frame_of(shopper.body, edge.key, landed.shoes.lift)
+        was, is_seen = expected["edges"].get(edge.key, edge.height), seen.edges.get(edge.key)
+        told = None if is_seen is None else round(frame.told(is_seen), 1)
+        found.append(
+            ToSee(
+                key=edge.key,
+                kind="edge",
+                label=edge.name,
+                expected=round(frame.told(was), 1),
+                seen=told,
+                frame=frame.text,
+            )
+        )
+    for ease in landed.eases:
+        was = expected["eases"].get(ease.zone, ease.cm)
+        found.append(
+            ToSee(key=ease.zone, kind="ease", label=f"ease, {ease.zone}", expected=round(was, 1),
+                  seen=seen.eases.get(ease.zone), frame="to spare")
+        )  # fmt: skip
+    return found
 
 
 @router.put("/clients/{uuid:client_id}/fittings/{uuid:fitting_id}", response={200: FittingOut})
@@ -239,16 +292,17 @@ def end(request: HttpRequest, fitting_id: UUID) -> Any:
 def log(request: HttpRequest, fitting_id: UUID, trial_id: UUID, given: TrialIn) -> Any:
     """Log a piece; handing the same in again changes nothing."""
     errands = tuple(services.Due(**due.model_dump()) for due in given.errands)
-    told = given.model_dump(exclude={"seen", "errands"})
-    tried = services.Tried(id=trial_id, seen=given.seen, errands=errands, **told)
+    told = given.model_dump(exclude={"seen", "typed", "unit", "errands"})
+    typed = services.Typed(given.typed, given.unit)
+    tried = services.Tried(id=trial_id, seen=given.seen, typed=typed, errands=errands, **told)
     return trial_out_of(request, services.log(request.user, fitting_id, tried))
 
 
 @router.patch("/trials/{uuid:trial_id}", response={200: TrialOut, 422: Refusal})
 def change(request: HttpRequest, trial_id: UUID, given: TrialChange) -> Any:
     """Change what was seen and decided."""
-    services.own_trial(request.user, trial_id)
-    services.change(request.user, trial_id, given.version, given.seen, given.decision, given.why)
+    typed = services.Typed(given.typed, given.unit)
+    services.change(request.user, trial_id, given.version, given.seen, typed, given.decision, given.why)
     return trial_out_of(request, services.own_trial(request.user, trial_id))
 
 
@@ -282,7 +336,11 @@ def trial_out_of(request: HttpRequest, trial: Trial) -> TrialOut:
     return trial_out(trial, shopper_of(request.user, trial.fitting.client_id))
 
 
-def trial_out(trial: Trial, shopper: Shopper) -> TrialOut:
+def trial_out(trial: Trial, shopper: Shopper, *, explained: bool = True) -> TrialOut:
+    """A trial as it is told; `explained` with what would explain what was seen, which takes a search."""
+    seen = Seen.model_validate(trial.seen)
+    landed = land_on(shopper, Piece.of(trial.piece), trial.heel_cm)
+    corrections = services.corrections_of(shopper, trial) if explained else ()
     held: list[Errand] = [errand for errand in trial.errands.all() if errand.removed_at is None]
     hangs = trial.rack_piece_id is not None
     return TrialOut(
@@ -295,11 +353,12 @@ def trial_out(trial: Trial, shopper: Shopper) -> TrialOut:
         label_size=trial.label_size,
         heel_cm=trial.heel_cm,
         expected=trial.expected,
-        seen=Seen.model_validate(trial.seen),
+        seen=seen,
         decision=trial.decision,
         why=trial.why,
         tried_at=trial.tried_at,
-        corrections=[_correction(one, shopper.unit, hangs) for one in services.corrections_of(shopper, trial)],
+        to_see=_to_see(landed, shopper, {"edges": {}, "eases": {}} | trial.expected, seen),
+        corrections=[_correction(one, shopper.unit, hangs) for one in corrections],
         corrected=[
             TakenOver(
                 **{key: one[key] for key in ("whose", "key", "was", "becomes")}, label=_label(one["whose"], one["key"])
@@ -327,7 +386,7 @@ def _correction(one: Correction, unit: Unit, hangs: bool) -> CorrectionOut:
     )
 
 
-def _fitting(fitting: Fitting, shopper: Shopper) -> FittingOut:
+def _fitting(fitting: Fitting, shopper: Shopper, *, explained: bool = True) -> FittingOut:
     recent = (datetime.now(fitting.started_at.tzinfo) - fitting.started_at) < services.OPEN_FOR
     kept = [trial for trial in fitting.trials.all() if trial.removed_at is None]
     return FittingOut(
@@ -337,7 +396,7 @@ def _fitting(fitting: Fitting, shopper: Shopper) -> FittingOut:
         started_at=fitting.started_at,
         ended_at=fitting.ended_at,
         open=fitting.ended_at is None and recent,
-        trials=[trial_out(trial, shopper) for trial in kept],
+        trials=[trial_out(trial, shopper, explained=explained) for trial in kept],
     )
 
 

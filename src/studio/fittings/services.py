@@ -15,13 +15,15 @@ from uuid import UUID
 
 from django.db import transaction
 from django.http import Http404
+from pydantic import ValidationError
 
 from craft.body.measures import kind_of
 from craft.cloth import Piece
 from craft.cloth.quick import read_line
 from craft.fit import Landed
 from craft.formats.fitting_form import Decision, ErrandKind, Seen
-from craft.tryon import Correction, Learned, Sample, explain, learned
+from craft.tryon import Correction, Learned, Sample, explain, frame_of, learned
+from craft.units import Unit, parse_signed
 from studio.bodies.models import MeasuringSession, Reading, Withdrawal
 from studio.concurrency import write
 from studio.fittings.models import Errand, Fitting, Trial
@@ -55,12 +57,21 @@ class Due:
 
 
 @dataclass(frozen=True)
+class Typed:
+    """Edges and eases as they were typed at the desk, each from where it is told."""
+
+    by_key: Mapping[str, str]
+    unit: Unit
+
+
+@dataclass(frozen=True)
 class Tried:
     """A trial as the desk hands it in: a piece of the rack, or one said in a line."""
 
     id: UUID
     tried_at: datetime
     seen: Seen
+    typed: Typed
     decision: Decision
     why: str
     heel_cm: float
@@ -129,7 +140,7 @@ def log(member: Member, fitting_id: Any, tried: Tried) -> Trial:
             label_size=(row.facts.get("label_size", "") if row else tried.label_size),
             heel_cm=tried.heel_cm,
             expected=expected_of(landed),
-            seen=tried.seen.model_dump(mode="json"),
+            seen=_read(tried.seen, tried.typed, landed, shopper).model_dump(mode="json"),
             decision=tried.decision,
             why=tried.why,
             tried_at=_not_later(tried.tried_at),
@@ -139,6 +150,24 @@ def log(member: Member, fitting_id: Any, tried: Tried) -> Trial:
             _owe(member, trial, due)
         _settle(member, row, tried.decision)
     return trial
+
+
+def _read(seen: Seen, typed: Typed, landed: Landed, shopper: Shopper) -> Seen:
+    """What was seen, with what was typed read into it; an empty text takes a figure away. Raises NotALength."""
+    edges, eases = dict(seen.edges), dict(seen.eases)
+    zones = {ease.zone for ease in landed.eases}
+    for key, text in typed.by_key.items():
+        held = eases if key in zones else edges
+        held.pop(key, None)
+        if not text.strip():
+            continue
+        cm = parse_signed(text, typed.unit)
+        frame = frame_of(shopper.body, key, landed.shoes.lift)
+        held[key] = round(cm if key in zones else frame.height(cm), 1)
+    try:
+        return Seen.model_validate({**seen.model_dump(), "edges": edges, "eases": eases})
+    except ValidationError as wrong:
+        raise NotTried("A figure that was seen cannot be: look at it again.") from wrong
 
 
 def _piece(member: Member, fitting: Fitting, tried: Tried, shopper: Shopper) -> tuple[Piece, RackPiece | None]:
@@ -197,13 +226,19 @@ def expected_of(landed: Landed) -> dict[str, Any]:
     }
 
 
-def change(member: Member, trial_id: Any, version: int, seen: Seen, decision: Decision, why: str) -> Trial:
-    """Change what was seen and decided of a piece; raises Stale."""
-    trial = write(
-        Trial, member, trial_id, version, seen=seen.model_dump(mode="json"), decision=decision, why=why
+def change(
+    member: Member, trial_id: Any, version: int, seen: Seen, typed: Typed, decision: Decision, why: str
+) -> Trial:
+    """Change what was seen and decided of a piece; raises Stale or NotALength."""
+    trial = own_trial(member, trial_id)
+    shopper = shopper_of(member, trial.fitting.client_id)
+    landed = land_on(shopper, Piece.of(trial.piece), trial.heel_cm)
+    read = _read(seen, typed, landed, shopper)
+    changed = write(
+        Trial, member, trial_id, version, seen=read.model_dump(mode="json"), decision=decision, why=why
     )  # fmt: skip
-    _settle(member, trial.rack_piece, decision)
-    return trial
+    _settle(member, changed.rack_piece, decision)
+    return changed
 
 
 def remove(member: Member, trial_id: Any) -> None:

@@ -3386,6 +3386,27 @@ export interface components {
             becomes: number;
         };
         /**
+         * ToSee
+         * @description An edge or ease to look at: what is expected of it, cm, and from where it is told.
+         */
+        ToSee: {
+            /** Key */
+            key: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "edge" | "ease";
+            /** Label */
+            label: string;
+            /** Expected */
+            expected: number;
+            /** Seen */
+            seen: number | null;
+            /** Frame */
+            frame: string;
+        };
+        /**
          * TrialOut
          * @description One piece of the log.
          */
@@ -3428,6 +3449,8 @@ export interface components {
              * Format: date-time
              */
             tried_at: string;
+            /** To See */
+            to_see: components["schemas"]["ToSee"][];
             /** Corrections */
             corrections: components["schemas"]["CorrectionOut"][];
             /** Corrected */
@@ -3451,6 +3474,8 @@ export interface components {
             /** Label Size */
             label_size: string;
             placed: components["schemas"]["PlacedOut"];
+            /** To See */
+            to_see: components["schemas"]["ToSee"][];
         };
         /** RackExpected */
         RackExpected: {
@@ -3536,6 +3561,19 @@ export interface components {
              */
             seen: components["schemas"]["Seen"];
             /**
+             * Typed
+             * @default {}
+             */
+            typed: {
+                [key: string]: string;
+            };
+            /**
+             * Unit
+             * @default cm
+             * @enum {string}
+             */
+            unit: "cm" | "in";
+            /**
              * Decision
              * @default
              * @enum {string}
@@ -3579,6 +3617,19 @@ export interface components {
             /** Version */
             version: number;
             seen: components["schemas"]["Seen"];
+            /**
+             * Typed
+             * @default {}
+             */
+            typed: {
+                [key: string]: string;
+            };
+            /**
+             * Unit
+             * @default cm
+             * @enum {string}
+             */
+            unit: "cm" | "in";
             /**
              * Decision
              * @default
