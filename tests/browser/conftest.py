@@ -188,8 +188,8 @@ class Stylist:
 
     def step(self, name: str) -> None:
         """Go to a step by its key, whatever has the focus."""
-        steps = ("brief", "measure", "read", "shop", "rack", "dress", "looks", "history", "records")
-        self.chord(Keys.ALT, str(steps.index(name) + 1))
+        steps = ("brief", "measure", "read", "shop", "rack", "try", "dress", "looks", "history", "records")
+        self.chord(Keys.ALT, str((steps.index(name) + 1) % 10))
         self.wait(lambda: self.driver.current_url.endswith(f"#{name}"), f"the step {name}")
         self.find("[data-panel]")
 

@@ -66,7 +66,7 @@ def test_filters_narrow_the_rack_and_a_removal_is_undone(stylist: Stylist) -> No
     stylist.press("black trousers")
     stylist.wait(lambda: set(pieces(stylist)) == {"black wide trousers", "black slim trousers"})
     stylist.chord(Keys.CONTROL, "a")
-    stylist.press("tailor")
+    stylist.press("skirt tailor")
     stylist.wait(lambda: pieces(stylist) == ["black slip skirt"])
     stylist.tab_to("[data-piece]")
     stylist.press(Keys.ENTER)

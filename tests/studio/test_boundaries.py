@@ -37,6 +37,7 @@ BODIES: dict[str, Any] = {
     "/clients/{client_id}/table/preview": {"text": "measure,value (cm)\nwaist,74"},
     "/clients/{client_id}/erase": {"name": "Pia Reed"},
     "/clients/{client_id}/rack": {"id": "3f0c9a52-6a1e-4b6f-9d0a-0f5b7f0a7c12", "line": "white tee"},
+    "/clients/{client_id}/rack/pieces": {"id": "3f0c9a52-6a1e-4b6f-9d0a-0f5b7f0a7c13", "piece": {"is": "tee"}},
     "/clients/{client_id}/rack/table": {"text": "piece\njeans"},
     "/clients/{client_id}/rack/table/preview": {"text": "piece\njeans"},
     "/rack/{piece_id}": {"version": 1, "name": "Taken"},

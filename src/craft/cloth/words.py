@@ -115,6 +115,33 @@ FIGURES: dict[str, tuple[str, ...]] = {
 }
 
 
+#: Figures that a slot has and a kind of it has not.
+_LENGTHS = ("length_cm", "hem_sweep_cm")
+_NOT_OF: dict[str, tuple[str, ...]] = {
+    "skirt": _LEGS,
+    "dress": (*_LEGS, "torso_loop_cm"),
+    **dict.fromkeys(("jeans", "trousers", "leggings", "shorts"), _LENGTHS),
+    **dict.fromkeys(("jumpsuit", "dungarees"), _LENGTHS),
+    **dict.fromkeys((kind for kind in KINDS["top"] if kind != "bodysuit"), ("torso_loop_cm",)),
+    **dict.fromkeys((kind for kind in KINDS["shoes"] if "boots" not in kind), ("shaft_cm", "shaft_girth_cm")),
+    **dict.fromkeys(("necklace", "earrings", "bag", "hat", "tights"), ("width_cm", "first_hole_cm", "last_hole_cm")),
+    "scarf": ("first_hole_cm", "last_hole_cm"),
+    "bikini_top": ("torso_loop_cm", "waist_cm", "hip_cm", "front_rise_cm"),
+    "bikini_bottom": ("torso_loop_cm", "chest_cm", "under_bust_cm"),
+    "tankini": ("front_rise_cm",),
+    "swimsuit": ("front_rise_cm",),
+}
+
+
+def figures_of(kind: str) -> tuple[str, ...]:
+    """The figures that are asked of a kind: those of its slot that it has.
+
+    >>> "length_cm" in figures_of("jeans"), "length_cm" in figures_of("skirt")
+    (False, True)
+    """
+    return tuple(key for key in FIGURES[SLOT_OF[kind]] if key not in _NOT_OF.get(kind, ()))
+
+
 def unit_of(key: str) -> str | None:
     """The unit of a figure's key, or None where it is no figure.
 

@@ -6,12 +6,10 @@ from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass
 
 from craft.body import Body
-from craft.cloth.words import FIGURES
+from craft.cloth.words import figures_of
 from craft.draw.flats import NECK_HALF, draw_flat
 from craft.draw.shapes import Point, Shape
 from craft.fit import Landed
-from craft.fit.zones import LOOPS
-from craft.wear.shoes import BOOTS
 
 #: Figures that go round: flat, the tape lies across and reads half.
 HALVED = (
@@ -42,12 +40,7 @@ def flat_lines(body: Body, landed: Landed) -> tuple[FlatLine, ...]:
     """
     shapes = {shape.key: shape for shape in draw_flat(body, landed)}
     found = dict(_lines(body, landed, shapes))
-    piece = landed.piece
-    known = set(FIGURES[piece.slot])
-    if piece.kind not in LOOPS:
-        known -= {"torso_loop_cm"}
-    if piece.kind not in BOOTS:
-        known -= {"shaft_cm", "shaft_girth_cm"}
+    known = figures_of(landed.piece.kind)
     return tuple(FlatLine(key, (a, b), key in HALVED) for key, (a, b) in found.items() if key in known)
 
 

@@ -14,8 +14,8 @@ from craft.body.measures import label
 from craft.cloth import Piece
 from craft.cloth.quick import read_line
 from craft.cloth.words import figure_name
-from craft.formats.fitting_form import Decision, ErrandKind, Seen
 from craft.fit import Landed
+from craft.formats.fitting_form import Decision, ErrandKind, Seen
 from craft.tryon import Correction, frame_of
 from craft.units import Unit
 from studio.fittings import services

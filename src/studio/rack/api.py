@@ -7,12 +7,12 @@ from uuid import UUID
 
 from django.http import HttpRequest, HttpResponse
 from ninja import Router, Status
-from pydantic import BaseModel, Field
+from pydantic import BaseModel, Field, StringConstraints
 
 from craft.body import Body
 from craft.cloth import Piece
 from craft.cloth.colour import hex_of
-from craft.cloth.words import FIGURES, said, unit_of
+from craft.cloth.words import figures_of, said, unit_of
 from craft.draw.flat_lines import flat_lines
 from craft.draw.flats import draw_flat
 from craft.fit import Landed
@@ -31,6 +31,15 @@ router = Router()
 class Line(BaseModel):
     id: UUID
     line: str = Field(max_length=300)
+
+
+class Hung(BaseModel):
+    """A piece of a shop or a chart: its words and figures, whose it is and in which size."""
+
+    id: UUID
+    piece: Annotated[dict[str, Any], Field(max_length=60)]
+    maker: MaybeName = ""
+    label_size: Annotated[str, StringConstraints(strip_whitespace=True, max_length=20)] = ""
 
 
 class PieceChange(BaseModel):
@@ -119,7 +128,7 @@ def rack_piece_out(row: RackPiece, landed: Landed, body: Body, picture: UUID | N
         if piece.word("colour")
         else next((s.colour for s in flat if s.colour), "#8a8b8d"),
         piece=row.piece,
-        figures=list(FIGURES[piece.slot]),
+        figures=list(figures_of(piece.kind)),
         measured=bool(piece.figures),
         facts=Facts.model_validate(row.facts),
         stance=landed.stance,
@@ -142,6 +151,15 @@ def rack(request: HttpRequest, client_id: UUID, heel_cm: Heel = 2.0) -> Any:
 def hang(request: HttpRequest, client_id: UUID, given: Line) -> Any:
     """Hang a piece said in one line: “black slim jeans high rise, front rise 29, inseam 70”."""
     row = services.hang_line(request.user, client_id, given.line, given.id)
+    return Status(201, _one(request, row.id, 2.0).piece)
+
+
+@router.post("/clients/{uuid:client_id}/rack/pieces", response={201: RackPieceOut, 422: Refusal})
+def hang_piece(request: HttpRequest, client_id: UUID, given: Hung) -> Any:
+    """Hang a piece as it was placed: from a shop, a chart or a pasted description."""
+    row = services.hang_piece(
+        request.user, client_id, given.id, given.piece, Facts(maker=given.maker, label_size=given.label_size)
+    )
     return Status(201, _one(request, row.id, 2.0).piece)
 
 

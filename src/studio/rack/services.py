@@ -37,6 +37,19 @@ def hang_line(member: Member, client_id: Any, line: str, piece_id: UUID) -> Rack
     return held
 
 
+def hang_piece(member: Member, client_id: Any, piece_id: UUID, piece: dict[str, Any], facts: Facts) -> RackPiece:
+    """Hang a piece of a shop or a chart; handing the same one in twice hangs it once. Raises UnknownWord."""
+    client: Client = Client.objects.of(member).kept().found(id=client_id)
+    described = Piece.of(piece).described()
+    held, _ = RackPiece.objects.get_or_create(
+        id=piece_id,
+        studio_id=member.studio_id,
+        client=client,
+        defaults={"piece": described, "facts": facts.model_dump(mode="json"), "changed_by": member},
+    )
+    return held
+
+
 def change(member: Member, piece_id: Any, version: int, **changes: Any) -> RackPiece:
     """Change a piece that is still at `version`; raises Stale or UnknownWord."""
     if "piece" in changes:

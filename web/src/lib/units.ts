@@ -20,6 +20,18 @@ export function length(cm: number, unit: Unit): string {
   return `${figure(cm, unit)} ${unit}`;
 }
 
+/** What a figure of a piece is in, by the ending of its key. */
+const UNITS: Record<string, string> = { pct: "%", gsm: "g/m²" };
+
+/** The unit of a figure's key, where it is no length. */
+export const unitOf = (key: string): string | undefined => UNITS[key.slice(key.lastIndexOf("_") + 1)];
+
+/** A figure of a piece with its unit: “70 cm”, “2 %”. */
+export function worded(key: string, value: number, unit: Unit): string {
+  const own = unitOf(key);
+  return own ? `${value} ${own}` : length(value, unit);
+}
+
 /** A word of the vocabulary as it is said: slim_straight → “slim straight”. */
 export function said(word: string): string {
   return word.replaceAll("_", " ");

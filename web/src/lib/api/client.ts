@@ -22,7 +22,7 @@ export interface Refusal {
   suggested_cm?: number | null;
 }
 
-function token(): string {
+export function token(): string {
   return document.cookie.match(/(?:^|; )csrftoken=([^;]+)/)?.[1] ?? "";
 }
 

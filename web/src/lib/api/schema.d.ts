@@ -580,6 +580,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client_id}/rack/pieces": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Hang Piece
+         * @description Hang a piece as it was placed: from a shop, a chart or a pasted description.
+         */
+        post: operations["studio_rack_api_hang_piece"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client_id}/rack/table": {
         parameters: {
             query?: never;
@@ -2999,6 +3019,31 @@ export interface components {
             /** Line */
             line: string;
         };
+        /**
+         * Hung
+         * @description A piece of a shop or a chart: its words and figures, whose it is and in which size.
+         */
+        Hung: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Piece */
+            piece: {
+                [key: string]: unknown;
+            };
+            /**
+             * Maker
+             * @default
+             */
+            maker: string;
+            /**
+             * Label Size
+             * @default
+             */
+            label_size: string;
+        };
         /** Added */
         Added: {
             /** Added */
@@ -5212,6 +5257,41 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Line"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RackPieceOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_rack_api_hang_piece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Hung"];
             };
         };
         responses: {

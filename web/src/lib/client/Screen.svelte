@@ -12,7 +12,7 @@
   import Looks from "$lib/client/Looks.svelte";
   import Reasons from "$lib/client/Reasons.svelte";
   import Steps from "$lib/client/Steps.svelte";
-  import { STEPS, stepOf, type Step } from "$lib/client/steps";
+  import { stepAt, stepOf, type Step } from "$lib/client/steps";
   import { LookTable } from "$lib/client/table.svelte";
   import Verdict from "$lib/client/Verdict.svelte";
   import Workbench from "$lib/client/Workbench.svelte";
@@ -27,6 +27,8 @@
   import Records from "$lib/records/Records.svelte";
   import { Shop } from "$lib/shop/shop.svelte";
   import ShopStep from "$lib/shop/ShopStep.svelte";
+  import { TryOn } from "$lib/tryon/tryon.svelte";
+  import TryOnStep from "$lib/tryon/TryOnStep.svelte";
   import { studio } from "$lib/studio.svelte";
   import Header from "$lib/ui/Header.svelte";
   import Help from "$lib/ui/Help.svelte";
@@ -48,6 +50,7 @@
   const measuring = new Measuring(given.client.id, given.known, history, () => (stale = true));
   const shop = new Shop(given.client.id);
   const rack = new Rack(given.client.id, history);
+  const tryon = new TryOn(given.client.id, studio.me?.email ?? "", history);
   $effect.pre(() => void (measuring.known = known));
 
   let trouble = $state<string | null>(null);
@@ -62,7 +65,15 @@
   const first = $derived<Step>(measuring.session ? "measure" : given.client.measures ? "dress" : "brief");
   const step = $derived(stepOf(page.url.hash) ?? first);
   const saving = $derived(
-    step === "brief" ? held.saving : step === "measure" ? measuring.saving : table.draft.saving,
+    step === "brief"
+      ? held.saving
+      : step === "measure"
+        ? measuring.saving
+        : step === "try"
+          ? tryon.saving
+          : step === "rack"
+            ? "kept"
+            : table.draft.saving,
   );
 
   onMount(async () => {
@@ -123,9 +134,8 @@
 
   /** Keys that work anywhere with Alt, and alone where nothing is being typed. */
   function does(code: string): (() => void) | undefined {
-    const at = Number(/^Digit([1-9])$/.exec(code)?.[1] ?? 0);
-    const named = STEPS[at - 1];
-    if (named) return () => void go(named[0]);
+    const named = stepAt(code);
+    if (named) return () => void go(named);
     const keys: Record<string, () => void> = {
       KeyT: () => (studio.turned = !studio.turned),
       KeyU: () => void header?.otherUnit(),
@@ -202,6 +212,8 @@
     <ReadStep client={held.client} {measuring} {table} />
   {:else if step === "rack"}
     <RackStep {rack} {words} />
+  {:else if step === "try"}
+    <TryOnStep client={held.client} {tryon} {shop} />
   {:else if step === "shop"}
     <ShopStep client={held.client} {shop} />
   {:else if step === "history"}

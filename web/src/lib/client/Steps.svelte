@@ -26,13 +26,13 @@
     {#each STEPS as [key, name], i (key)}
       <a
         href="#{key}"
-        class="step flex items-center gap-1.5 px-3"
+        class="step flex items-center gap-1.5 px-2.5"
         class:here={step === key}
         aria-current={step === key ? "step" : undefined}
         data-sveltekit-noscroll
         data-sveltekit-keepfocus
       >
-        {name} <span class="key hidden min-[900px]:inline" aria-hidden="true">{i + 1}</span>
+        {name} <span class="key hidden min-[900px]:inline" aria-hidden="true">{(i + 1) % 10}</span>
       </a>
     {/each}
   </nav>

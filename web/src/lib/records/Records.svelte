@@ -39,14 +39,16 @@
           <li>
             <a class="press" href="{path}/file" download>Everything, as a client file</a>
             <p class="mt-1 text-sm text-bark">
-              Brief, aims, every session with all its readings, rack, looks. Open JSON; brought in under
-              People it gives the same client again.
+              Brief, aims, every session with all its readings, rack, fittings, what is due, looks. Open JSON;
+              brought in under People it gives the same client again.
             </p>
           </li>
           <li class="flex flex-wrap gap-2">
             <a class="press" href="{path}/table?unit=cm" download>Measures as a table, cm</a>
             <a class="press" href="{path}/table?unit=in" download>Measures as a table, inches</a>
             <a class="press" href="{path}/rack/table?unit={studio.unit}" download>The rack as a table</a>
+            <a class="press" href="{path}/pictures.zip" download>All pictures</a>
+            <a class="press" href="{path}/shopping/sheet.pdf" target="_blank">Shopping numbers, PDF</a>
           </li>
         </ul>
       </section>

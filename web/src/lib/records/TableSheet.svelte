@@ -13,9 +13,10 @@
     thing: string;
     onchange: () => void;
     rows: Snippet<[T]>;
+    /** The table itself, where it may come from elsewhere. */
+    text?: string;
   }
-  const { example, preview, keep, thing, onchange, rows }: Props = $props();
-  let text = $state("");
+  let { example, preview, keep, thing, onchange, rows, text = $bindable("") }: Props = $props();
   let table = $state.raw<T | null>(null);
   let said = $state<string | null>(null);
   let trouble = $state<string | null>(null);

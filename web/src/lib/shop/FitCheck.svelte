@@ -4,7 +4,12 @@
   import { studio } from "../studio.svelte";
   import Mark from "../ui/Mark.svelte";
 
-  const { check }: { check: Schemas["CheckOut"] } = $props();
+  interface Props {
+    check: Schemas["CheckOut"];
+    /** Puts what a tailor would do on the list of what is due. */
+    onowe?: (change: Schemas["AlterationOut"]) => void;
+  }
+  const { check, onowe }: Props = $props();
   const MARKS = { fits: "for", watch: "watch", against: "against", caution: "caution" } as const;
   const SAID = { fits: "fits", watch: "look twice", against: "does not fit", caution: "caution" };
   const COSTS = { free: "Free", shoe: "Another shoe", tailor: "Tailor", shop: "Shop" };
@@ -20,6 +25,9 @@
     <p class="ml-[21px] border-l-2 border-dashed border-rule pl-2 text-sm">
       <span class="text-bark">{COSTS[change.cost]}:</span>
       {change.text} <span class="text-bark">{change.reaches}</span>
+      {#if onowe && change.cost === "tailor"}
+        <button class="quiet min-h-6 py-0 text-sm" onclick={() => onowe(change)}>Have it done</button>
+      {/if}
     </p>
   {/each}
 {/if}

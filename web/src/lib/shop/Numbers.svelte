@@ -8,24 +8,28 @@
 
   const { shop }: { shop: Shop } = $props();
 
-  function ask() {
-    shop.beside = "shelf";
-    void shop.loadShelf();
+  const BESIDE = [
+    ["numbers", "To look for"],
+    ["shelf", "In the shops"],
+    ["charts", "Size charts"],
+  ] as const;
+
+  function show(beside: (typeof BESIDE)[number][0]) {
+    if (shop.beside !== beside) shop.shelf = null;
+    shop.beside = beside;
+    if (beside !== "numbers") void shop.loadShelf();
   }
 </script>
 
 <section aria-label="Shopping numbers" class="flex h-full flex-col px-4 py-3">
   <div class="flex gap-2" role="group" aria-label="Beside the figure">
-    <button
-      class="press text-sm"
-      aria-pressed={shop.beside === "numbers"}
-      onclick={() => (shop.beside = "numbers")}
-    >
-      To look for
-    </button>
-    <button class="press text-sm" aria-pressed={shop.beside === "shelf"} onclick={ask}>In the shops</button>
+    {#each BESIDE as [key, name] (key)}
+      <button class="press px-2 text-sm" aria-pressed={shop.beside === key} onclick={() => show(key)}
+        >{name}</button
+      >
+    {/each}
   </div>
-  {#if shop.beside === "shelf"}
+  {#if shop.beside !== "numbers"}
     <Shelf {shop} />
   {:else}
     <label class="mt-1 flex items-baseline gap-2 text-sm text-bark">

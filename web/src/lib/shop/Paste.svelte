@@ -1,13 +1,19 @@
 <script lang="ts">
   /** A product description pasted in, the shoe it is tried with, and what was read of it. */
+  import { notice } from "../ui/notice.svelte";
   import { studio } from "../studio.svelte";
-  import { length, said } from "../units";
+  import { said, worded } from "../units";
   import { heelsFor } from "./heels";
   import type { Shop } from "./shop.svelte";
 
   const { shop, clientId }: { shop: Shop; clientId: string } = $props();
   const heels = $derived(heelsFor(shop.numbers?.heels ?? true));
   const EXAMPLE = "High-rise straight jeans, 2 % elastane. Front rise 27 cm, inseam 30in, leg opening 19 cm";
+
+  async function hang() {
+    const title = await shop.hang();
+    if (title) notice.say(`The ${title} hangs on the rack.`);
+  }
 
   function submit(event: SubmitEvent) {
     event.preventDefault();
@@ -40,12 +46,15 @@
       {#each heels as [name, cm] (cm)}<option value={cm}>{name}</option>{/each}
     </select>
   </label>
-  <div class="mt-2 flex gap-2">
+  <div class="mt-2 flex flex-wrap gap-2">
     <button class="press" data-main disabled={shop.busy || !shop.text.trim()}
       >Place it <span class="key">Enter</span></button
     >
     {#if shop.placed || shop.text}
       <button class="press" type="button" onclick={() => shop.clear()}>Take it off</button>
+    {/if}
+    {#if shop.placed}
+      <button class="press" type="button" onclick={() => void hang()}>Hang it on the rack</button>
     {/if}
   </div>
 </form>
@@ -57,7 +66,7 @@
         <li class="flex items-baseline gap-2 border-b border-chalk py-0.5">
           <span class="grow first-letter:uppercase">{figure.label}</span>
           <span class="font-semibold text-chalk">
-            {figure.key.endsWith("_pct") ? `${figure.cm} %` : length(figure.cm, studio.unit)}
+            {worded(figure.key, figure.cm, studio.unit)}
           </span>
           {#if figure.doubled}<span class="text-bark">flat, doubled</span>{/if}
         </li>
@@ -69,5 +78,6 @@
   </section>
 {/if}
 <p class="mt-5 border-t border-grain pt-3 text-sm">
-  <a class="quiet" href="/people/{clientId}/numbers">The numbers for phone and paper</a>
+  <a class="quiet" href="/people/{clientId}/numbers">The numbers for the phone</a>
+  <a class="quiet" href="/api/clients/{clientId}/shopping/sheet.pdf" target="_blank">One sheet, PDF</a>
 </p>

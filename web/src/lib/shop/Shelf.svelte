@@ -25,7 +25,9 @@
     <p role="alert" class="mt-2">{shop.shelfTrouble}</p>
     <button class="press mt-2 self-start text-sm" onclick={() => void shop.loadShelf()}>Try again</button>
   {:else if !shop.shelf}
-    <p role="status" class="mt-2 text-bark">Asking the shops…</p>
+    <p role="status" class="mt-2 text-bark">
+      {shop.beside === "charts" ? "Reading the charts…" : "Asking the shops…"}
+    </p>
   {:else}
     <label class="mt-1 flex items-baseline gap-2 text-sm text-bark">
       Kind
@@ -49,12 +51,18 @@
               {#if !studio.turned}<span class="shrink-0 text-sm">size <strong>{offer.size}</strong></span
                 >{/if}
             </span>
-            <span class="block text-sm text-bark">{offer.maker}, {offer.kind}, {offer.price}</span>
+            <span class="block text-sm text-bark"
+              >{[offer.maker, offer.kind, offer.price].filter(Boolean).join(", ")}</span
+            >
             {#if !studio.turned}<span class="block text-sm">{why(offer)}</span>{/if}
           </button>
         </li>
       {:else}
-        <li class="py-3">The shops have nothing of this kind.</li>
+        <li class="py-3">
+          {#if shop.beside === "charts" && !shop.shelf.offers.length}
+            No size chart is kept yet. <a class="quiet" href="/charts">Bring charts in</a>
+          {:else}Nothing of this kind.{/if}
+        </li>
       {/each}
     </ul>
     {#if shop.shelf.unread}

@@ -4,6 +4,8 @@ import { api, ask, type Schemas } from "../api/client";
 export class Shop {
   numbers = $state.raw<Schemas["NumbersOut"] | null>(null);
   placed = $state.raw<Schemas["PlacedOut"] | null>(null);
+  /** Whose product is placed, in which size; nobody's where it was pasted. */
+  from: { maker: string; label_size: string } | null = null;
   trouble = $state<string | null>(null);
   /** What is wrong with the pasted text. */
   unread = $state<string | null>(null);
@@ -13,7 +15,8 @@ export class Shop {
   heel = $state(2);
   group = $state("Trousers and jeans");
   /** Beside the figure: the numbers to look for, or what the shops have. */
-  beside = $state<"numbers" | "shelf">("numbers");
+  beside = $state<"numbers" | "shelf" | "charts">("numbers");
+  /** What is ranked beside: of the shops, or of the studio's size charts. */
   shelf = $state.raw<Schemas["ShelfOut"] | null>(null);
   shelfTrouble = $state<string | null>(null);
 
@@ -38,27 +41,46 @@ export class Shop {
     this.busy = false;
     this.unread = "refusal" in told ? told.refusal.message : null;
     if ("data" in told) this.placed = told.data;
+    this.from = null;
   }
 
-  /** Ask the shops which of their products fit, in this heel. */
+  /** Ask which of the shops' products, or of the charts' sizes, fit in this heel. */
   async loadShelf(): Promise<void> {
     const query = { heel_cm: this.heel };
     const params = { path: { client_id: this.clientId }, query };
-    const told = await ask(api.GET("/api/clients/{client_id}/shopping/shelf", { params }));
+    const asked = this.beside;
+    const told = await ask(
+      asked === "charts"
+        ? api.GET("/api/clients/{client_id}/charts", { params })
+        : api.GET("/api/clients/{client_id}/shopping/shelf", { params }),
+    );
+    if (asked !== this.beside) return;
     this.shelfTrouble = "refusal" in told ? told.refusal.message : null;
     if ("data" in told) this.shelf = told.data;
   }
 
   /** Another heel: whatever is shown is placed and ranked again. */
   async wear(): Promise<void> {
-    await Promise.all([this.place(), this.beside === "shelf" ? this.loadShelf() : null]);
+    await Promise.all([this.place(), this.beside === "numbers" ? null : this.loadShelf()]);
   }
 
   /** A product of a shop on the figure, in its best size. */
   show(offer: Schemas["OnOffer"]): void {
     this.text = "";
     this.unread = null;
+    this.from = { maker: offer.maker, label_size: offer.size.slice(0, 20) };
     this.placed = { ...offer.placed, name: `${offer.name}, size ${offer.size}` };
+  }
+
+  /** Hang the piece that is placed on the rack, with where it comes from. */
+  async hang(): Promise<string | null> {
+    const { placed, from } = this;
+    if (!placed) return null;
+    const whose = from ?? { maker: "", label_size: "" };
+    const body = { id: crypto.randomUUID(), piece: placed.piece, ...whose };
+    const told = await ask(api.POST("/api/clients/{client_id}/rack/pieces", { ...this.#path(), body }));
+    if ("refusal" in told) this.unread = told.refusal.message;
+    return "data" in told ? told.data.title : null;
   }
 
   clear(): void {

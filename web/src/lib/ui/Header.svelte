@@ -1,10 +1,16 @@
 <script lang="ts">
   import type { Snippet } from "svelte";
   import { goto } from "$app/navigation";
+  import { page } from "$app/state";
   import { api, ask } from "../api/client";
   import { studio } from "../studio.svelte";
   import { notice } from "./notice.svelte";
 
+  const PAGES = [
+    ["/people", "People"],
+    ["/due", "Due"],
+    ["/charts", "Size charts"],
+  ] as const;
   const { children }: { children?: Snippet } = $props();
 
   export async function otherUnit() {
@@ -23,7 +29,18 @@
   <a href="/people" class="flex shrink-0 items-center gap-2 text-bark">
     <img src="/leaf.svg" alt="" width="22" height="22" />Basilwood
   </a>
-  {@render children?.()}
+  {#if children}{@render children()}
+  {:else}
+    <nav aria-label="Studio" class="flex gap-1">
+      {#each PAGES as [path, name] (path)}
+        <a
+          class="quiet flex items-center px-2 aria-[current=page]:decoration-leaf aria-[current=page]:decoration-2"
+          href={path}
+          aria-current={page.url.pathname === path ? "page" : undefined}>{name}</a
+        >
+      {/each}
+    </nav>
+  {/if}
   <div class="ml-auto flex items-center gap-3 text-sm">
     <button
       class="quiet"

@@ -3,8 +3,8 @@
 
   let { open = $bindable(false) }: { open?: boolean } = $props();
   const KEYS = [
-    ["1 … 9", "the steps, Brief to Records"],
-    ["Alt 1 … 9", "the same while a field is being typed in; Alt T and Alt U too"],
+    ["1 … 9, 0", "the steps, Brief to Records"],
+    ["Alt 1 … 0", "the same while a field is being typed in; Alt T and Alt U too"],
     ["T", "turn the screen to the client: numbers hidden"],
     ["U", "cm or inches"],
     ["Ctrl Z", "undo; with Shift, redo"],
@@ -21,6 +21,12 @@
     ["C K R", "at a doubt: correct, keep as it is, measure again"],
     ["Esc", "clear; leave the field"],
   ];
+  const TRYING = [
+    ["Enter", "put on the piece that was found; in a field, log"],
+    ["Y", "everything as it was said"],
+    ["K L S B G", "keep, alter, other size, return, let go"],
+    ["Ctrl Enter", "log it and go on"],
+  ];
   const DRESSING = [
     ["← →", "on a word: step through its choices"],
     ["M", "apply the first mend"],
@@ -29,6 +35,7 @@
   const SHEETS = [
     ["Everywhere", KEYS],
     ["Measuring", MEASURING],
+    ["Trying on", TRYING],
     ["Dressing", DRESSING],
   ] as const;
 </script>

@@ -14,6 +14,7 @@ from craft.formats.brief_form import Aims, BriefForm
 from craft.formats.client_file import ClientFile, FiledConsent, FiledLook, FiledReading, FiledSession
 from craft.formats.rack_form import Facts, FiledPiece
 from studio.people import demo
+from studio.people.demo_fittings import load_charts, load_fittings
 from studio.people.demo_rack import RACKS
 from studio.people.models import Member, Studio
 from studio.records.services import client_from_file
@@ -40,7 +41,9 @@ def load(password: str) -> Member:
     other = Studio.objects.create(name=demo.OTHER_STUDIO, unit="in")
     Member.objects.create_member(other, *demo.OTHER_STYLIST, password)
     for person in demo.PEOPLE:
-        client_from_file(members[0], file_of(person, datetime.now(UTC)))
+        client = client_from_file(members[0], file_of(person, datetime.now(UTC)))
+        load_fittings(members[0], client, datetime.now(UTC))
+    load_charts(members[0])
     return members[0]
 
 
