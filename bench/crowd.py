@@ -9,9 +9,26 @@ from decimal import Decimal
 
 import django
 
+from craft.cloth import Piece
+from craft.cloth.quick import read_line
+from craft.cloth.words import FIGURES
+from studio.people.demo_rack import RACKS
+
 CLIENTS, SESSIONS, PIECES = 2000, 50, 300
 FIRST = ("Wenna", "Corin", "Ailsa", "Bram", "Delphine", "Edmund", "Flora", "Gwenda", "Hollis", "Isolde")
 LAST = ("Rookley", "Thistlewood", "Marchbank", "Ormerod", "Pennyquick", "Sallow", "Underhay", "Vane", "Yarrow")
+
+
+def rack(count: int) -> list[Piece]:
+    """So many pieces, no two of them alike: the demo's, each with figures a little off."""
+    chance = random.Random(11)  # noqa: S311 (a crowd, no secret)
+    lines = [read_line(line) for held in RACKS.values() for line, _ in held]
+    return [_varied(lines[at % len(lines)], chance) for at in range(count)]
+
+
+def _varied(piece: Piece, chance: random.Random) -> Piece:
+    figures = piece.figures or ((FIGURES[piece.slot][0], 30.0),)
+    return piece.with_(**{key: round(cm + chance.uniform(-2, 2), 2) for key, cm in figures if key.endswith("_cm")})
 
 
 def fill(email: str) -> uuid.UUID:
@@ -21,9 +38,7 @@ def fill(email: str) -> uuid.UUID:
 
     from craft.body import Body, Measures
     from craft.body.measures import MEASURES
-    from craft.cloth.quick import read_line
     from studio.bodies.models import MeasuringSession, Reading
-    from studio.people.demo_rack import RACKS
     from studio.people.models import Client, Member
     from studio.rack.models import RackPiece
 
@@ -71,9 +86,8 @@ def fill(email: str) -> uuid.UUID:
     short = MeasuringSession.objects.bulk_create(one for client in clients[1:] for one in sessions(client, 1))
     quick = ("stature", "waist", "hip", "bust")
     Reading.objects.bulk_create((row for session in short for row in readings(session, quick)), batch_size=5000)
-    lines = [read_line(line).described() for held in RACKS.values() for line, _ in held]
     RackPiece.objects.bulk_create(
-        RackPiece(studio_id=member.studio_id, client=settled, piece=lines[at % len(lines)]) for at in range(PIECES)
+        RackPiece(studio_id=member.studio_id, client=settled, piece=piece.described()) for piece in rack(PIECES)
     )
     with connection.cursor() as cursor:
         # The server's own housekeeping does this within a minute of so many new rows.

@@ -87,6 +87,6 @@ def test_another_heel_changes_what_a_floor_length_does(stylist: Stylist) -> None
     stylist.step("rack")
     stylist.find("[data-piece='mid blue wide jeans']").click()
     stylist.wait(lambda: stylist.find("[data-check=length]").get_attribute("data-stance") == "caution")
-    stylist.tab_to("fieldset label:last-of-type select")
+    stylist.tab_to("fieldset label:last-of-type select", 250)
     stylist.press(*[Keys.ARROW_DOWN] * 2)
     stylist.wait(lambda: stylist.find("[data-check=length]").get_attribute("data-stance") == "fits")

@@ -35,6 +35,14 @@ class Body:
     lengths: Mapping[str, Quantity] = field(compare=False)
     rise: RiseCurve = field(compare=False)
 
+    @cached_property
+    def _hash(self) -> int:
+        return hash(self.measures)
+
+    def __hash__(self) -> int:
+        # What is computed of a body is kept by it, so it is asked for its hash many times a landing.
+        return self._hash
+
     @staticmethod
     def of(measures: Measures) -> Body:
         """The body these measures describe; the rest is estimated. Computed once per set."""

@@ -148,7 +148,7 @@ def unit_of(key: str) -> str | None:
     >>> unit_of("inseam_cm"), unit_of("elastane_pct"), unit_of("cut")
     ('cm', '%', None)
     """
-    return next((unit for ending, unit in UNITS.items() if key.endswith(ending)), None)
+    return UNITS.get(key[key.rfind("_") :]) if "_" in key else None
 
 
 def figure_name(key: str) -> str:

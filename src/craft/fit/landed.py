@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from functools import lru_cache
 
 from craft.body import Body
 from craft.cloth import Piece
@@ -17,7 +18,8 @@ from craft.wear.shoes import BAREFOOT, BOOTS, WornShoes, wear_shoes
 _RANK: dict[Stance, int] = {"fits": 0, "watch": 1, "against": 2, "caution": 3}
 
 
-@dataclass(frozen=True, slots=True)
+# One landing is itself and no other: it follows from its arguments, and is compared by them.
+@dataclass(frozen=True, slots=True, eq=False)
 class Landed:
     """A piece on a body: edges top to bottom, ease by zone, checks top to bottom. Heights above the ground, cm."""
 
@@ -40,6 +42,7 @@ class Landed:
         raise KeyError(key)
 
 
+@lru_cache(maxsize=8192)
 def land(
     body: Body,
     piece: Piece,
@@ -50,7 +53,8 @@ def land(
     heels: bool = True,
 ) -> Landed:
     """Where a piece lands on a body in these shoes, what ease it leaves, and what would mend it: for who lives
-    seated, and without `heels` for who does not wear them.
+    seated, and without `heels` for who does not wear them. Values in, values out: the newest landings are kept, so
+    that a rack looked at again, or with one piece changed, is not landed anew.
 
     >>> from craft.body import Measures
     >>> body = Body.of(Measures.of({"stature": 165, "waist_height": 104, "calf_height": 31.5, "waist": 74, "hip": 100}))

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from functools import lru_cache
 from itertools import pairwise
 from typing import NamedTuple
 
@@ -127,6 +128,7 @@ def rise_word(from_navel: float, naming: str) -> str:
     return "high" if from_navel <= high else "very_high"
 
 
+@lru_cache(maxsize=4096)
 def wear_bottom(body: Body, piece: Piece, shoes: WornShoes, schools: Schools) -> WornBottom:
     """Put a bottom on a body in these shoes: words become nominal figures, measured ones win."""
     lift = shoes.lift

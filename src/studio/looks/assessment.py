@@ -169,7 +169,8 @@ def _finding(finding: Finding, mend: Mend | None, unit: Unit, schools: Schools) 
 
 
 def drawn(shape: Shape) -> DrawnShape:
-    return DrawnShape(
+    # Our own points, of the right shape by construction: a rack has ten thousand of them.
+    return DrawnShape.model_construct(
         key=shape.key,
         slot=shape.slot,
         role=shape.role,

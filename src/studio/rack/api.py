@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from functools import lru_cache
 from typing import Annotated, Any, Literal
 from uuid import UUID
 
@@ -114,9 +115,15 @@ class RackDetail(BaseModel):
     lines: list[FlatMeasure]
 
 
+@lru_cache(maxsize=8192)
+def _flat(body: Body, landed: Landed) -> list[DrawnShape]:
+    """A piece's flat, kept as long as its landing is: a rack is looked at again and again."""
+    return [drawn(shape) for shape in draw_flat(body, landed)]
+
+
 def rack_piece_out(row: RackPiece, landed: Landed, body: Body, picture: UUID | None = None) -> RackPieceOut:
     piece = landed.piece
-    flat = [drawn(shape) for shape in draw_flat(body, landed)]
+    flat = _flat(body, landed)
     return RackPieceOut(
         id=row.id,
         version=row.version,
