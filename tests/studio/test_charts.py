@@ -7,6 +7,7 @@ import pytest
 from stands.shop.feed import size_charts_csv
 from studio.shopping import feed
 from tests.studio.conftest import House
+from tests.studio.test_rack import hang
 
 TABLE = """maker,product,piece,cut,of,size,hip (cm),waist (cm),inseam (in)
 Fenn,Lark,jeans,straight,,10,92,78,30
@@ -58,7 +59,16 @@ def test_the_best_size_of_each_chart_is_named_and_body_charts_get_ease(house: Ho
         house.read(measure, typed)
     keep(house)
     offers = {one["name"]: one for one in house.api.ask("GET", f"/clients/{house.client.id}/charts").told["offers"]}
-    assert offers["Plain"]["size"] == "M" and offers["Plain"]["placed"]["piece"]["hip_cm"] == 106.0
+    assert offers["Plain"]["size"] == "M" and offers["Plain"]["placed"]["piece"]["hip_cm"] == 106.2
+
+
+def test_a_label_is_held_against_the_piece_itself(house: House) -> None:
+    keep(house)
+    piece = hang(house, "navy straight jeans, waist 81, hip 96.4, inseam 30in").told
+    facts = {"maker": "Fenn", "label_size": "10"}
+    house.api.ask("PATCH", f"/rack/{piece['id']}", {"version": 1, "facts": facts})
+    told = house.api.ask("GET", f"/rack/{piece['id']}").told["off_label"]
+    assert [(one["label"], one["chart"], one["piece"]) for one in told] == [("hip", 92.0, 96.4), ("waist", 78.0, 81.0)]
 
 
 def test_a_chart_is_taken_away_and_brought_back_and_a_newer_one_stays(house: House) -> None:

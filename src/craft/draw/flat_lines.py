@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass
 
@@ -16,6 +17,8 @@ HALVED = (
     *("chest_cm", "waist_cm", "hip_cm", "thigh_cm", "knee_cm", "leg_opening_cm", "hem_sweep_cm"),
     *("upper_arm_cm", "shaft_girth_cm", "under_bust_cm", "torso_loop_cm"),
 )
+#: A shorter line would be a dot, cm: a flat shoe has no heel to measure.
+SHORTEST = 0.5
 
 
 @dataclass(frozen=True, slots=True)
@@ -41,7 +44,11 @@ def flat_lines(body: Body, landed: Landed) -> tuple[FlatLine, ...]:
     shapes = {shape.key: shape for shape in draw_flat(body, landed)}
     found = dict(_lines(body, landed, shapes))
     known = figures_of(landed.piece.kind)
-    return tuple(FlatLine(key, (a, b), key in HALVED) for key, (a, b) in found.items() if key in known)
+    return tuple(
+        FlatLine(key, (a, b), key in HALVED)
+        for key, (a, b) in found.items()
+        if key in known and math.dist(a, b) > SHORTEST
+    )
 
 
 _Line = tuple[str, tuple[Point, Point]]

@@ -94,6 +94,24 @@ def ease_word(zone: str, share: float, *, layer: bool = False) -> EaseWord:
     return WORDS[bisect_right([border + more for border in BORDERS[zone]], share)]
 
 
+def nominal_ease(zone: str, word: EaseWord, *, layer: bool = False) -> float:
+    """The middle of an ease word in a zone, as a share of the body's girth; the outer words reach as far as their
+    neighbours.
+
+    >>> ease_word("hip", nominal_ease("hip", "relaxed"))
+    'relaxed'
+    """
+    borders, at = BORDERS[zone], WORDS.index(word)
+    low = borders[at - 1] if at > 0 else borders[0] - (borders[1] - borders[0])
+    high = borders[at] if at < len(borders) else borders[-1] + (borders[-1] - borders[-2])
+    return (low + high) / 2 + (LAYER_MORE if layer else 0.0)
+
+
+def zone_of(slot: str, figure: str) -> str | None:
+    """The zone that a girth of a piece goes round, or None where it is no such girth."""
+    return next((zone for key, zone, _ in _ROUND[slot] if key == figure), None)
+
+
 def ease_in(body: Body, piece: Piece, zone: str, garment: float, girth: str, height: float) -> ZoneEase:
     """The ease of a garment girth over one of the body's girths."""
     figure = body.quantity(girth)

@@ -8,8 +8,8 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from typing import Any
 
-from craft.cloth.chart import Of, SizeChart
 from craft.cloth.words import unit_of
+from craft.fit.chart import Of, SizeChart
 from craft.formats.measures_csv import NotATable, Refused
 from craft.formats.rack_csv import (
     ALL_FIGURES,

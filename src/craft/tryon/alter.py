@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import math
+
 from craft.cloth import Piece
 from craft.cloth.words import FIGURES
 from craft.fit.alter import Alteration
@@ -34,7 +36,8 @@ def changes(piece: Piece, check: str, alteration: Alteration) -> tuple[str, floa
             figure = GIRTHS.get(zone, ("", ""))[0]
     if figure not in FIGURES[piece.slot]:
         return None
-    return figure, sign * round(alteration.cm, 1)
+    # Never a hair too little: what is let out has to go round.
+    return figure, sign * math.ceil(alteration.cm * 10 - 1e-6) / 10
 
 
 def altered(piece: Piece, figure: str, by: float) -> Piece:

@@ -10,8 +10,8 @@ from ninja import Router, Status
 from pydantic import BaseModel
 
 from craft.cloth import Piece
-from craft.cloth.chart import SizeChart
 from craft.cloth.words import said
+from craft.fit.chart import SizeChart
 from studio.charts import services
 from studio.rack.naming import title_of
 from studio.schemas import Added, Refusal, RefusedOut, Text, answer

@@ -8,7 +8,8 @@ from typing import Any
 from django.db import transaction
 
 from craft.advise.choose import Choice, Offer, choose
-from craft.cloth.chart import SizeChart
+from craft.cloth import Piece
+from craft.fit.chart import SizeChart
 from craft.formats.charts_csv import ChartTable, read_charts, write_charts
 from craft.units import Unit
 from craft.wear.shoes import barefoot_on
@@ -92,3 +93,21 @@ def ranked(member: Member, shopper: Shopper, heel: float) -> tuple[dict[str, Cha
     offers = [Offer(key, chart_of(row).pieces()) for key, row in rows.items()]
     body, schools = shopper.body, shopper.schools
     return rows, choose(body, offers, barefoot_on(heel), schools, seated=shopper.seated, heels=shopper.heels)
+
+
+#: A figure that is off its label by less than this, cm, is as the chart says (W: what sewing allows).
+SEWN_WITHIN = 1.0
+
+
+def label_says(member: Member, piece: Piece, maker: str, label_size: str) -> tuple[tuple[str, float, float], ...]:
+    """Where a piece is not what its maker's chart says of its label: figure, what the chart says, what it is, cm."""
+    if not maker or not label_size:
+        return ()
+    rows = Chart.objects.of(member).kept().filter(maker=maker, of="garment", piece__contains={"is": piece.kind})
+    found: dict[str, tuple[float, float]] = {}
+    for row in rows:
+        figures = dict(row.sizes).get(label_size, {})
+        for key, cm in piece.figures:
+            if key in figures and key.endswith("_cm"):
+                found.setdefault(key, (figures[key], cm))
+    return tuple((key, said, is_) for key, (said, is_) in found.items() if abs(said - is_) >= SEWN_WITHIN)

@@ -13,11 +13,12 @@ from pydantic import BaseModel, Field, StringConstraints
 from craft.body import Body
 from craft.cloth import Piece
 from craft.cloth.colour import hex_of
-from craft.cloth.words import figures_of, said, unit_of
+from craft.cloth.words import figure_name, figures_of, said, unit_of
 from craft.draw.flat_lines import flat_lines
 from craft.draw.flats import draw_flat
 from craft.fit import Landed
 from craft.formats.rack_form import Facts
+from studio.charts.services import label_says
 from studio.looks.assessment import DrawnShape, drawn
 from studio.pictures.services import first_of_pieces
 from studio.rack import services
@@ -107,12 +108,22 @@ class FlatMeasure(BaseModel):
     half: bool
 
 
+class OffLabel(BaseModel):
+    """A figure that is not what the maker's chart says of the label, cm."""
+
+    label: str
+    chart: float
+    piece: float
+
+
 class RackDetail(BaseModel):
-    """One piece with everything its landing says, and where each of its figures is measured on it."""
+    """One piece with everything its landing says, where each of its figures is measured on it, and where it is not
+    what its label says."""
 
     piece: RackPieceOut
     placed: PlacedOut
     lines: list[FlatMeasure]
+    off_label: list[OffLabel]
 
 
 @lru_cache(maxsize=8192)
@@ -216,6 +227,12 @@ def _one(request: HttpRequest, piece_id: UUID, heel: float) -> RackDetail:
         lines=[
             FlatMeasure(key=line.key, points=[list(point) for point in line.points], half=line.half)
             for line in flat_lines(shopper.body, landed)
+        ],
+        off_label=[
+            OffLabel(label=figure_name(key), chart=chart, piece=cm)
+            for key, chart, cm in label_says(
+                request.user, landed.piece, row.facts.get("maker", ""), row.facts.get("label_size", "")
+            )
         ],
     )
 

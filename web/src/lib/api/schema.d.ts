@@ -3187,6 +3187,18 @@ export interface components {
             half: boolean;
         };
         /**
+         * OffLabel
+         * @description A figure that is not what the maker's chart says of the label, cm.
+         */
+        OffLabel: {
+            /** Label */
+            label: string;
+            /** Chart */
+            chart: number;
+            /** Piece */
+            piece: number;
+        };
+        /**
          * PlacedOut
          * @description A piece from a shop on this body.
          */
@@ -3217,13 +3229,16 @@ export interface components {
         };
         /**
          * RackDetail
-         * @description One piece with everything its landing says, and where each of its figures is measured on it.
+         * @description One piece with everything its landing says, where each of its figures is measured on it, and where it is not
+         *     what its label says.
          */
         RackDetail: {
             piece: components["schemas"]["RackPieceOut"];
             placed: components["schemas"]["PlacedOut"];
             /** Lines */
             lines: components["schemas"]["FlatMeasure"][];
+            /** Off Label */
+            off_label: components["schemas"]["OffLabel"][];
         };
         /** PieceChange */
         PieceChange: {

@@ -63,6 +63,17 @@
       <li class="text-sm text-bark">No figure yet says how it fits. Type one below.</li>
     {/each}
   </ul>
+  {#if detail.off_label.length && !studio.turned}
+    <p class="mt-2 text-sm" data-testid="off-label">
+      {piece.facts.maker}’s chart says of {piece.facts.label_size}:
+      {detail.off_label
+        .map(
+          (off) =>
+            `${off.label} ${length(off.chart, studio.unit)}, and this one has ${length(off.piece, studio.unit)}`,
+        )
+        .join("; ")}.
+    </p>
+  {/if}
   {#if detail.placed.edges.length && !studio.turned}
     <p class="mt-2 text-sm text-bark">
       {detail.placed.edges

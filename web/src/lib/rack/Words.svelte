@@ -84,6 +84,20 @@
   </fieldset>
 {/if}
 {#if piece.slot === "bottom"}
+  <fieldset class="mt-1 flex flex-wrap gap-x-3 text-sm">
+    <legend class="text-bark">Faded at</legend>
+    {#each words.some_of.fade ?? [] as word (word)}
+      {@const faded = (held.fade as string[] | undefined) ?? []}
+      <label class="flex min-h-7 items-center gap-1">
+        <input
+          type="checkbox"
+          checked={faded.includes(word)}
+          onchange={(event) =>
+            set("fade", event.currentTarget.checked ? [...faded, word] : faded.filter((one) => one !== word))}
+        />{word}
+      </label>
+    {/each}
+  </fieldset>
   <label class="flex min-h-7 items-center gap-1 text-sm">
     <input
       type="checkbox"

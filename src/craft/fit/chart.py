@@ -6,20 +6,13 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Literal
 
-from craft.cloth.piece import Piece
+from craft.cloth import Piece
 from craft.cloth.words import FIGURES, SLOT_OF
+from craft.fit.zones import WORDS, EaseWord, nominal_ease, zone_of
 
 Of = Literal["garment", "body"]
-#: Ease of a garment over the girth that a body chart names, by fit word and figure, as a share (W: the middle of
-#: the ease bands of craft.fit.zones).
-_OVER: dict[str, dict[str, float]] = {
-    "waist_cm": {"tight": -0.01, "fitted": 0.02, "skimming": 0.05, "relaxed": 0.12, "oversized": 0.25},
-    "hip_cm": {"tight": -0.02, "fitted": 0.02, "skimming": 0.06, "relaxed": 0.12, "oversized": 0.20},
-    "chest_cm": {"tight": -0.04, "fitted": 0.02, "skimming": 0.075, "relaxed": 0.15, "oversized": 0.25},
-    "thigh_cm": {"tight": -0.02, "fitted": 0.03, "skimming": 0.10, "relaxed": 0.20, "oversized": 0.35},
-}
 #: The ease meant where a piece does not say.
-USUAL_FIT = "skimming"
+USUAL_FIT: EaseWord = "skimming"
 
 
 @dataclass(frozen=True, slots=True)
@@ -37,17 +30,27 @@ class SizeChart:
 
         >>> chart = SizeChart("Fenn", "Lark", "body", {"is": "jeans"}, (("10", {"hip_cm": 100.0, "inseam_cm": 70.0}),))
         >>> chart.pieces()["10"].figure("hip_cm"), chart.pieces()["10"].figure("inseam_cm")
-        (106.0, 70.0)
+        (106.2, 70.0)
         """
         return {label: Piece.of({**self.piece, **self._worn(figures)}) for label, figures in self.sizes}
 
     def _worn(self, figures: Mapping[str, float]) -> dict[str, float]:
         if self.of == "garment":
             return dict(figures)
-        fit = str(self.piece.get("fit") or USUAL_FIT)
-        known = FIGURES[SLOT_OF[str(self.piece["is"])]]
-        return {
-            key: round(cm * (1 + _OVER[key][fit]) if key in _OVER else cm, 1)
-            for key, cm in figures.items()
-            if key in known
-        }
+        kind = str(self.piece["is"])
+        slot = SLOT_OF.get(kind)
+        if slot is None:
+            return dict(figures)
+        known = set(FIGURES[slot])
+        if slot == "bottom" and kind != "skirt":
+            # A chart names the natural waist; a band that sits lower is cut for another place.
+            known.discard("waist_cm")
+        return {key: self._eased(slot, key, cm) for key, cm in figures.items() if key in known}
+
+    def _eased(self, slot: str, key: str, cm: float) -> float:
+        zone = zone_of(slot, key)
+        if zone is None:
+            return cm
+        said = self.piece.get("fit")
+        fit = next((word for word in WORDS if word == said), USUAL_FIT)
+        return round(cm * (1 + nominal_ease(zone, fit, layer=slot == "layer")), 1)
