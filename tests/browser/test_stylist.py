@@ -224,7 +224,7 @@ def test_nothing_is_cut_off_at_the_sizes_we_promise(stylist: Stylist, width: int
     stylist.sign_in()
     stylist.open("Ottoline")
     stylist.find("[data-testid=verdict]")
-    for step in ("brief", "read", "measure", "shop", "rack", "looks", "history", "records", "dress"):
+    for step in ("brief", "read", "measure", "shop", "rack", "try", "looks", "history", "records", "dress"):
         stylist.step(step)
         assert stylist.driver.execute_script("return document.documentElement.scrollWidth") <= width
         assert stylist.driver.execute_script("return document.documentElement.scrollHeight") <= height, step

@@ -71,7 +71,7 @@ def test_a_piece_said_again_is_the_same_piece() -> None:
 @pytest.mark.parametrize("pieces", [[{"is": "dress"}], [{"is": "jeans"}, {"is": "trousers"}], [{"is": "belt"}]])
 def test_what_cannot_be_hung_yet_is_said(pieces: list[dict[str, Any]]) -> None:
     with pytest.raises(NotYetKnown):
-        Look.of(pieces)
+        Look.of(pieces).drawable()
 
 
 def worn(**words: Any) -> Any:

@@ -13,13 +13,12 @@ from dataclasses import dataclass
 from craft.body import Body
 from craft.cloth.words import said
 from craft.fit.check import ON_WIDE, SLEEVE_PLAY
-from craft.fit.hang import over_bust, over_hip
-from craft.fit.zones import girth_at
 from craft.schools import Schools
 from craft.units import Sentence
 from craft.wear.bottom import RISE_AT, inseam_for
 from craft.wear.ease import FIT_EASE, HANGS_STRAIGHT, SLIM_STRAIGHT
 from craft.wear.landing import landed_height, word_height
+from craft.wear.over import girth_at, over_bust, over_hip
 
 Range = tuple[float, float]
 

@@ -14,7 +14,6 @@ from craft.fit import land
 from craft.judge import Aims, Judgement, judge
 from craft.judge.aims import WORDS as AIM_WORDS
 from craft.look import Look, compose
-from craft.look.compose import NotYetKnown
 from craft.schools import POSITIONS, Schools
 from craft.wear import wear_bottom
 from craft.wear.bottom import rise_word
@@ -31,7 +30,7 @@ def run_case(case: Case) -> Result:
     """Judge one case: a result as `judge --json` prints it. Raises CannotJudge."""
     try:
         return {"id": case.id, "form": case.form} | _FORMS[case.form](case)
-    except (NotYetKnown, NoTarget) as why:
+    except NoTarget as why:
         raise CannotJudge(str(why)) from why
 
 

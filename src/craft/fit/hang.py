@@ -13,10 +13,10 @@ from craft.body import Body
 from craft.cloth import Piece
 from craft.cloth.words import said
 from craft.fit.edges import LandedEdge, edge
-from craft.fit.zones import girth_at
 from craft.schools import Schools
 from craft.wear.bottom import CUTS, wear_bottom
 from craft.wear.landing import landed_height, name_height
+from craft.wear.over import girth_at, over_bust, over_hip
 from craft.wear.shoes import BAREFOOT, WornShoes, wear_shoes
 
 Edges = tuple[LandedEdge, ...]
@@ -67,33 +67,10 @@ NECK_DEPTH = {
 #: Where a sleeve word ends, as a share of the way from the shoulder's end to the wrist.
 SLEEVE_SHARE = {"short": 0.33, "elbow": 0.56, "three_quarter": 0.78, "long": 1.0}
 BELT_CM = {"thin": 2.0, "medium": 3.5, "wide": 6.0}
-#: How far a bust stands out in front, as a share of what it is more than the girth under it: half of it
-#: lies in front, and a girth goes there and back (W).
-BUST_FORWARD = 0.30
 #: Length of a necklace where only its drop is said, cm: to the collar bones, to below the bust.
 NECKLACE_CM = {"short": 45.0, "long": 85.0}
 #: How far the high point of the shoulder lies above its end, where a sleeve begins, cm (W).
 SHOULDER_FALLS = 4.0
-
-
-def over(vertical: float, out: float) -> float:
-    """How much longer a way is than it is tall, cm, when it goes `out` on the way down."""
-    return math.hypot(vertical, out) - vertical
-
-
-def over_bust(body: Body) -> float:
-    """What a bust takes of a front's length, cm."""
-    forward = BUST_FORWARD * max(0.0, body.girth("bust") - body.girth("under_bust"))
-    return over(body.height("shoulder") - body.height("bust"), forward)
-
-
-def over_hip(body: Body, band: float) -> float:
-    """What the hip takes of a length that begins at a band, cm above the barefoot floor."""
-    hip = body.height("hip")
-    if band <= hip:
-        return 0.0
-    round_, _, _ = girth_at(body, band)
-    return over(band - hip, max(0.0, body.girth("hip") - round_) / (2 * math.pi))
 
 
 def hang(body: Body, piece: Piece, shoes: WornShoes, schools: Schools) -> tuple[Edges, float | None]:
@@ -322,4 +299,4 @@ _HANGERS: dict[str, _Hanger] = {
     "extra": _extra,
 }
 
-__all__ = ["BAREFOOT", "hang", "over_bust", "over_hip"]
+__all__ = ["BAREFOOT", "hang"]

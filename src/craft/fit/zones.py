@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import itertools
 from bisect import bisect_right
 from collections.abc import Iterator
 from dataclasses import dataclass
@@ -11,6 +10,7 @@ from typing import Literal
 from craft.body import Body
 from craft.cloth import Piece
 from craft.cloth.stretch import USABLE, stretch
+from craft.wear.over import girth_at
 
 EaseWord = Literal["tight", "fitted", "skimming", "relaxed", "oversized"]
 WORDS: tuple[EaseWord, ...] = ("tight", "fitted", "skimming", "relaxed", "oversized")
@@ -151,22 +151,3 @@ def eases(body: Body, piece: Piece, band: float | None) -> Iterator[ZoneEase]:
     loop = piece.figure("torso_loop_cm")
     if loop and piece.kind in LOOPS:
         yield ease_in(body, piece, "torso", loop, "torso_girth", body.height("waist"))
-
-
-def girth_at(body: Body, height: float) -> tuple[float, float, bool]:
-    """Girth of the trunk at a height between hip and under-bust, cm, its spread, and whether it is settled."""
-    levels = [
-        ("hip", "hip"),
-        ("high_hip", "high_hip"),
-        ("navel", "belly"),
-        ("waist", "waist"),
-        ("under_bust", "under_bust"),
-    ]
-    points = [(body.height(level), body.quantity(girth)) for level, girth in levels]
-    height = min(max(height, points[0][0]), points[-1][0])
-    for (low, one), (high, two) in itertools.pairwise(points):
-        if height <= high:
-            part = (height - low) / max(high - low, 0.1)
-            nearer = one if part < 0.5 else two
-            return one.cm + (two.cm - one.cm) * part, max(one.spread, two.spread), nearer.settled
-    return points[-1][1].cm, points[-1][1].spread, points[-1][1].settled

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from craft.cloth.colour import difference, lightness
 from craft.judge.aims import Aims
 from craft.judge.finding import Figure, Finding
 from craft.look import Outfit
@@ -19,19 +18,16 @@ HEAVY, LIGHT = 1.5, 0.8
 FITS_SHAFT = 1.65
 #: A heel over the ball of the foot by this much lengthens, cm (W).
 LIFTS = 2.5
-#: Shoe and leg read as one line within this colour distance; a shoe darker than all above it
-#: by the second anchors the eye (OKLab, W).
-ONE_LINE, ANCHORS = 0.14, 0.35
 
 
 def weight(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     """Foot weight against the leg's width and the ease above."""
-    shoes, bottom, top = outfit.shoes, outfit.bottom, outfit.top
+    shoes, bottom = outfit.shoes, outfit.bottom
     if shoes.piece is None or bottom is None:
         return
     at = shoes.cover.cm / 2
     heavy = Figure("weight at the foot", shoes.weight, HEAVY, "scale")
-    above = top.volume if top else 0.0
+    above = outfit.above
     echo = outfit.schools.position("wide_leg_shoe") == "echo"
     wide = bottom.volume >= WIDE and bottom.is_wide_hemmed
     if wide and shoes.weight >= HEAVY and not bottom.inside:
@@ -192,52 +188,3 @@ def limits(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
             lift=outfit.shoes.rise_of_foot,
         )
         yield Finding("feet.limit", "heel_lift", "caution", 0.0, "foot", 0.0, figure, "Heels are ruled out", text)
-
-
-def colour(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
-    """A shoe near the leg's colour lengthens; a dark one under a light look asks to be answered."""
-    bottom, shoes, top = outfit.bottom, outfit.shoes, outfit.top
-    if bottom is None or shoes.piece is None or shoes.piece.word("colour") is None:
-        return
-    apart = difference(shoes.colour, bottom.colour)
-    at = shoes.cover.cm / 2
-    if apart <= ONE_LINE:
-        figure = Figure("colour distance", apart, ONE_LINE, "share")
-        text = Sentence.of("Shoe and leg are near in colour: the leg runs on to the toe.")
-        weight = 0.2 + (0.1 if aims.wanted("lengthen_legs") else 0.0)
-        yield Finding(
-            "feet.colour",
-            "leg_line_whole",
-            "for",
-            weight,
-            "foot",
-            at,
-            figure,
-            "Shoe continues the leg",
-            text,
-            None,
-            ("leg_lengthened",),
-        )
-        return
-    darker = lightness(bottom.colour) - lightness(shoes.colour)
-    if darker < ANCHORS or top is None:
-        return
-    figure = Figure("darker than the leg", darker, ANCHORS, "share")
-    if difference(top.colour, shoes.colour) <= ONE_LINE:
-        text = Sentence.of("The dark shoe is answered by the top: the eye goes up again.")
-        yield Finding("feet.colour", "colour_answered", "for", 0.25, "foot", at, figure, "Shoe answered above", text)
-    else:
-        text = Sentence.of("A dark shoe under a light leg holds the eye at the floor; nothing dark above answers it.")
-        yield Finding(
-            "feet.colour",
-            "foot_anchors_eye",
-            "against",
-            0.2,
-            "foot",
-            at,
-            figure,
-            "Eye stays at the foot",
-            text,
-            None,
-            ("colour_unanswered",),
-        )

@@ -7,7 +7,24 @@ from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 from typing import Literal
 
-from craft.judge import edges, feet, leg, length, rise, volume
+from craft.judge import (
+    attention,
+    balance,
+    cloth,
+    colour,
+    edges,
+    feet,
+    hems,
+    layers,
+    leg,
+    length,
+    neck,
+    pattern,
+    rise,
+    surface,
+    swim,
+    volume,
+)
 from craft.judge.aims import Aims
 from craft.judge.finding import Finding
 from craft.look import Outfit
@@ -47,7 +64,40 @@ RULES: tuple[Rule, ...] = (
     Rule("feet", feet.toe),
     Rule("feet", feet.heel),
     Rule("feet", feet.limits),
-    Rule("feet", feet.colour),
+    Rule("hems", hems.place),
+    Rule("hems", hems.boot),
+    Rule("hems", hems.exposed),
+    Rule("layers", layers.third_piece),
+    Rule("layers", layers.line),
+    Rule("layers", layers.hem),
+    Rule("layers", layers.proportion),
+    Rule("layers", layers.under_short),
+    Rule("layers", layers.sleeves),
+    Rule("layers", layers.shapeless),
+    Rule("cloth", cloth.bottom_clings),
+    Rule("cloth", cloth.upper_clings),
+    Rule("cloth", cloth.bags),
+    Rule("cloth", cloth.skims_hips),
+    Rule("colour", colour.recede),
+    Rule("colour", colour.column),
+    Rule("colour", colour.foot),
+    Rule("colour", colour.bright),
+    Rule("colour", colour.near_tones),
+    Rule("surface", surface.variety),
+    Rule("pattern", pattern.stripes_across),
+    Rule("pattern", pattern.stripes_down),
+    Rule("pattern", pattern.scale),
+    Rule("pattern", pattern.draws),
+    Rule("neck", neck.line),
+    Rule("neck", neck.buttoned),
+    Rule("attention", attention.jewellery),
+    Rule("attention", attention.belt),
+    Rule("attention", attention.detail),
+    Rule("balance", balance.shape),
+    Rule("swim", swim.support),
+    Rule("swim", swim.waist),
+    Rule("swim", swim.pattern),
+    Rule("swim", swim.torso),
 )
 
 #: A finding against of at least this weight decides alone; a score from the second works (W).

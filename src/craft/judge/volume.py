@@ -21,10 +21,12 @@ MARKED, LOST = 0.55, 0.15
 
 def contrast(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     """Ease above against ease below."""
-    top, bottom = outfit.top, outfit.bottom
-    if top is None or bottom is None:
+    bottom = outfit.bottom
+    if bottom is None or (outfit.top is None and not outfit.layers):
         return
-    above, below = top.volume, bottom.volume
+    if bottom.piece.slot == "one_piece" and not outfit.layers:
+        return
+    above, below = outfit.above, bottom.volume
     height = outfit.break_at or bottom.waistband.cm
     school = outfit.schools.position("volume_rule")
     pair = f"{fit_word(above)} above, {fit_word(below)} below"
@@ -107,6 +109,8 @@ def waist(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     """A waist marked by tuck or fit, or lost under a loose top."""
     top, bottom = outfit.top, outfit.bottom
     if top is None or bottom is None:
+        return
+    if outfit.outer_belted:
         return
     marked = outfit.waist_marked
     height = bottom.waistband.cm

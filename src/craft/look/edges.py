@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 from craft.body import Body
 from craft.cloth.words import said
-from craft.wear import Landing, WornBottom, WornShoes, WornTop
+from craft.wear import Landing, WornBottom, WornLayer, WornShoes, WornTop
 from craft.wear.landing import name_height
 
 
@@ -32,7 +32,12 @@ class Edge:
 
 
 def edges_of(
-    body: Body, top: WornTop | None, bottom: WornBottom | None, shoes: WornShoes, lift: float
+    body: Body,
+    top: WornTop | None,
+    bottom: WornBottom | None,
+    shoes: WornShoes,
+    lift: float,
+    layers: tuple[WornLayer, ...] = (),
 ) -> tuple[Edge, ...]:
     """All edges of the worn pieces, top to bottom."""
 
@@ -41,6 +46,14 @@ def edges_of(
         return Edge(key, slot, name, landing, place, body.half_breadth(landing.cm - lift), seen)
 
     found = []
+    worn = bottom
+    for at, layer in enumerate(layers):
+        key = "layer_hem" if at == 0 else f"layer_hem_{at + 1}"
+        found.append(edge(key, "layer", f"{said(layer.piece.kind)} hem", layer.hem))
+    if bottom and bottom.piece.slot == "one_piece":
+        found.append(edge("leg_hem", "one_piece", f"{said(bottom.piece.kind)} hem", bottom.hem))
+        bottom = None
+        top = top if top and top.piece.slot != "one_piece" else None
     if bottom:
         covered = top is not None and not top.tucked and top.hem.cm < bottom.waistband.cm
         # A band is named by its rise: the word a label uses, for where it really lies.
@@ -52,10 +65,10 @@ def edges_of(
         found.append(edge("top_hem", "top", f"{said(top.piece.kind)} hem", top.hem, not fully))
     if shoes.piece:
         name = "shaft top" if shoes.is_boot else "vamp"
-        over = bottom is not None and not bottom.inside and bottom.hem.cm < shoes.cover.cm
+        over = worn is not None and not worn.inside and worn.hem.cm < shoes.cover.cm
         found.append(edge("shoe_cover", "shoes", name, shoes.cover, not over))
         if shoes.strap is not None:
             strap = Landing(shoes.strap, 1.0, "described")
-            under = bottom is not None and bottom.hem.cm < shoes.strap
+            under = worn is not None and worn.hem.cm < shoes.strap
             found.append(edge("ankle_strap", "shoes", "ankle strap", strap, not under))
     return tuple(sorted(found, key=lambda one: -one.height))

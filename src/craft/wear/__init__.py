@@ -2,7 +2,21 @@
 
 from craft.wear.bottom import WornBottom, wear_bottom
 from craft.wear.landing import Landing
+from craft.wear.layer import WornLayer, wear_layer
 from craft.wear.shoes import BAREFOOT, WornShoes, wear_shoes
+from craft.wear.skirt import wear_skirt
 from craft.wear.top import WornTop, wear_top
 
-__all__ = ["BAREFOOT", "Landing", "WornBottom", "WornShoes", "WornTop", "wear_bottom", "wear_shoes", "wear_top"]
+__all__ = [
+    "BAREFOOT",
+    "Landing",
+    "WornBottom",
+    "WornLayer",
+    "WornShoes",
+    "WornTop",
+    "wear_bottom",
+    "wear_layer",
+    "wear_shoes",
+    "wear_skirt",
+    "wear_top",
+]

@@ -50,6 +50,9 @@ LEGGINGS = CutRow(-5.0, -4.0, -14.0, False, 0.0, "ankle")
 FIT_CM = {"tight": -3.0, "fitted": -1.5, "skimming": 0.0, "relaxed": 4.0, "oversized": 8.0}
 DEFAULT_CUT = {"jeans": "straight", "trousers": "straight", "leggings": "skinny"}
 
+#: What a kind looks like that says no colour.
+COLOURS = {"jeans": "mid_blue", "dress": "navy", "jumpsuit": "navy", "dungarees": "dark_denim"}
+
 #: Where a rise word lands from the navel, cm, and how far around it the word still holds, by
 #: school of naming. Brief, section 15: navel_is_high has mid 2.5 to 5 cm below the navel.
 RISE_AT: dict[str, dict[str, float]] = {
@@ -95,12 +98,16 @@ class WornBottom:
 
     @property
     def colour(self) -> str:
-        return self.piece.word("colour") or ("mid_blue" if self.piece.kind == "jeans" else "charcoal")
+        return self.piece.word("colour") or COLOURS.get(self.piece.kind, "charcoal")
+
+    @property
+    def has_legs(self) -> bool:
+        return self.piece.kind not in ("skirt", "dress")
 
     @property
     def is_wide_hemmed(self) -> bool:
-        """Whether the hem falls to the ground rather than resting on the foot."""
-        return self.opening >= FALLS_PAST_FOOT
+        """Whether the hem of a leg falls to the ground rather than resting on the foot."""
+        return self.has_legs and self.opening >= FALLS_PAST_FOOT
 
     def girth_at(self, height: float) -> float:
         """Girth of one garment leg at a height above the ground, cm."""
@@ -192,9 +199,10 @@ def _volume(body: Body, thigh: float, knee: float, calf_ease: float, opening: fl
 
 
 def _cut_of(piece: Piece) -> tuple[str, CutRow]:
-    cut = piece.word("cut") or DEFAULT_CUT[piece.kind]
+    usual = DEFAULT_CUT.get(piece.kind, "straight")
+    cut = piece.word("cut") or usual
     if cut not in CUTS:
-        cut = DEFAULT_CUT[piece.kind]
+        cut = usual
     row = LEGGINGS if piece.kind == "leggings" and piece.word("cut") is None else CUTS[cut]
     by = FIT_CM.get(piece.word("fit") or "skimming", 0.0) if piece.kind != "leggings" else 0.0
     return cut, row._replace(thigh=row.thigh + by, knee=row.knee + by / 2, over_calf=row.over_calf + by / 2)

@@ -28,11 +28,17 @@ ROWS: dict[str, TopRow] = {
     "shirt": TopRow("relaxed", "hip", 0.12, "long", "open_collar", "white"),
     "blouse": TopRow("skimming", "high_hip", 0.08, "long", "v", "cream"),
     "knit": TopRow("relaxed", "high_hip", 0.40, "long", "crew", "grey"),
+    "camisole": TopRow("skimming", "high_hip", 0.06, "none", "v", "cream"),
+    "bodysuit": TopRow("tight", "hip", 0.12, "long", "scoop", "black"),
+    "dress": TopRow("skimming", "knee", 0.2, "none", "scoop", "navy"),
+    "jumpsuit": TopRow("skimming", "waist", 0.25, "short", "open_collar", "navy"),
     "sweatshirt": TopRow("relaxed", "high_hip", 0.55, "long", "crew", "grey"),
 }
 #: A cut word that says where the top ends, and one that says how it fits.
 CUT_HEM = {"longline": "seat", "cropped": "waist"}
-CUT_FIT = {"boxy": "relaxed"}
+CUT_FIT = {"boxy": "relaxed", "sheath": "fitted", "pencil": "fitted", "shift": "relaxed", "ruched": "fitted"}
+#: Cuts that mark a waist by themselves, 0 to 1 (W).
+CUT_MARKS = {"wrap": 0.7, "sheath": 0.6, "pencil": 0.6, "peplum": 0.7, "empire": 0.45, "a_line": 0.45, "pleated": 0.45}
 CLOTH_THICKNESS = {"chunky": 0.9, "substantial": 0.5, "thin": 0.05, "satin": 0.06, "crochet": 0.35}
 
 
@@ -110,7 +116,7 @@ def wear_top(body: Body, piece: Piece, lift: float, waistband: Landing | None) -
     if "thin" in piece.fabric:
         thickness = CLOTH_THICKNESS["thin"]
     loose = top_volume(ease)
-    own_waist = 0.5 if loose <= 1.2 and cut != "boxy" else 0.0
+    own_waist = max(0.5 if loose <= 1.2 and cut != "boxy" else 0.0, CUT_MARKS.get(cut, 0.0))
     return WornTop(
         piece=piece,
         fit=fit,

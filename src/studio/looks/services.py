@@ -26,7 +26,7 @@ def assess_for(member: Member, client_id: Any, pieces: Pieces) -> tuple[Assessme
     Raises UnknownWord or NotYetKnown.
     """
     client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
-    look = CraftLook.of(pieces)
+    look = CraftLook.of(pieces).drawable()
     body = Body.of(measures_of(client))
     assessment = assess(body, look, Schools.of(client.studio.schools), Aims.of(client.aims))
     return assessment, client.studio.unit
@@ -34,14 +34,14 @@ def assess_for(member: Member, client_id: Any, pieces: Pieces) -> tuple[Assessme
 
 def keep_look(member: Member, client_id: Any, name: str, pieces: Pieces) -> Look:
     """Keep a new look."""
-    CraftLook.of(pieces)
+    CraftLook.of(pieces).drawable()
     client = Client.objects.of(member).kept().found(id=client_id)
     return Look.objects.create(studio_id=member.studio_id, client=client, name=name, pieces=pieces, changed_by=member)
 
 
 def change_look(member: Member, look_id: Any, version: int, name: str, pieces: Pieces) -> Look:
     """Change a look that is still at `version`; raises Stale."""
-    CraftLook.of(pieces)
+    CraftLook.of(pieces).drawable()
     return write(Look, member, look_id, version, name=name, pieces=pieces)
 
 

@@ -8,7 +8,7 @@ import io
 import warnings
 from dataclasses import dataclass
 
-from PIL import Image, ImageOps, UnidentifiedImageError
+from PIL import Image, ImageFile, ImageOps, UnidentifiedImageError
 
 #: What is taken, by what the file itself says it is; its name and its declared type are not asked.
 FORMATS = ("JPEG", "PNG", "WEBP")
@@ -74,6 +74,8 @@ def _opened(given: bytes) -> Image.Image:
         if opened.format == "JPEG":
             # Decodes no more of it than is kept.
             opened.draft("RGB", (KEPT_SIDE, KEPT_SIDE))
+        # The library that lays out sheets turns this on for the whole process; half a picture is none here.
+        ImageFile.LOAD_TRUNCATED_IMAGES = False
         opened.load()
         upright = ImageOps.exif_transpose(opened)
     except NotAPicture:

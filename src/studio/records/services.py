@@ -67,7 +67,7 @@ def client_from_file(member: Member, filed: ClientFile) -> Client:
     """A new client of the member's studio from a file. Raises UnknownWord or NotYetKnown for a look
     that cannot be read; then nothing is written."""
     for look in filed.looks:
-        CraftLook.of(look.pieces)
+        CraftLook.of(look.pieces).drawable()
     with transaction.atomic():
         client = Client.objects.create(
             studio_id=member.studio_id,

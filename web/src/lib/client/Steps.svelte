@@ -26,13 +26,13 @@
     {#each STEPS as [key, name], i (key)}
       <a
         href="#{key}"
-        class="step flex items-center gap-1.5 px-2.5"
+        class="step flex items-center gap-1.5 px-2 min-[1180px]:px-2.5"
         class:here={step === key}
         aria-current={step === key ? "step" : undefined}
         data-sveltekit-noscroll
         data-sveltekit-keepfocus
       >
-        {name} <span class="key hidden min-[900px]:inline" aria-hidden="true">{(i + 1) % 10}</span>
+        {name} <span class="key hidden min-[1180px]:inline" aria-hidden="true">{(i + 1) % 10}</span>
       </a>
     {/each}
   </nav>
@@ -46,7 +46,7 @@
       {SAID[saving]}
     </span>
     <button class="quiet" disabled={!history.past.length} onclick={() => onback("undo")}>
-      Undo <span class="key hidden min-[900px]:inline">Ctrl Z</span>
+      Undo <span class="key hidden min-[1180px]:inline">Ctrl Z</span>
     </button>
     <button class="quiet" disabled={!history.future.length} onclick={() => onback("redo")}>Redo</button>
   </div>

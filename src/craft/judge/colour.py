@@ -1,0 +1,161 @@
+"""Colour: dark recedes, light advances; one colour lengthens; what is dark at the foot asks for an answer above."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+from craft.cloth.colour import difference, lightness
+from craft.judge.aims import Aims
+from craft.judge.finding import Figure, Finding
+from craft.judge.zones import area_over, height_of, quiet
+from craft.look import Outfit
+from craft.units import Sentence
+
+#: OKLCH lightness up to which a colour recedes, and from which it advances (W).
+DARK, LIGHT = 0.42, 0.78
+#: OKLab distance within which two colours make one column, and within which they miss each other narrowly (W).
+ONE_COLOUR, NEAR_MISS = 0.09, 0.2
+#: A shoe this much darker than the leg or the look over it anchors the eye (OKLCH lightness).
+ANCHORS = 0.35
+#: What answers a colour is within this distance of it.
+ANSWERS = 0.16
+
+
+def recede(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+    """Dark over a zone to soften, or light over it."""
+    for zone in quiet(outfit, aims):
+        area = area_over(outfit, zone)
+        if area is None or zone == "upper_arms":
+            continue
+        asked = zone in aims.soften
+        figure = Figure("lightness", area.lightness, DARK if area.lightness <= DARK else LIGHT, "share")
+        at = height_of(outfit, zone)
+        if area.lightness <= DARK:
+            text = Sentence.of(f"Dark cloth over the {zone} keeps them quiet.")
+            yield Finding(
+                "colour.recedes", "dark_recedes", "for", 0.25 if asked else 0.15, zone, at, figure, "Dark recedes", text
+            )
+        elif area.lightness >= LIGHT:
+            text = Sentence.of(f"Light cloth over the {zone} brings them forward.")
+            yield Finding(
+                "colour.advances",
+                "light_advances",
+                "against",
+                0.3 if asked else 0.18,
+                zone,
+                at,
+                figure,
+                "Light advances",
+                text,
+            )
+        return
+
+
+def column(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+    """Top and bottom in one colour, the more so under an open layer of another."""
+    top, bottom = outfit.top, outfit.bottom
+    if top is None or bottom is None or bottom.piece is top.piece:
+        return
+    apart = difference(top.colour, bottom.colour)
+    at = bottom.waistband.cm
+    if apart > ONE_COLOUR:
+        return
+    figure = Figure("colour distance", apart, ONE_COLOUR, "share")
+    framed = any(layer.open and difference(layer.colour, top.colour) > NEAR_MISS for layer in outfit.layers)
+    wanted = 0.1 if aims.wanted("slim", "lengthen_legs") else 0.0
+    text = Sentence.of(
+        "Top and bottom are one colour: an uncut column" + (" between the open edges." if framed else ".")
+    )
+    weight = 0.2 + wanted + (0.15 if framed else 0.0)
+    also = ("lengthening_line",) if framed else ()
+    yield Finding("colour.column", "colour_column", "for", weight, "whole", at, figure, "One column", text, None, also)
+
+
+def foot(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+    """A shoe near the leg's colour lengthens; a dark one under a light look asks to be answered above."""
+    bottom, shoes = outfit.bottom, outfit.shoes
+    if bottom is None or shoes.piece is None or shoes.piece.word("colour") is None:
+        return
+    at = shoes.cover.cm / 2
+    apart = difference(shoes.colour, bottom.colour)
+    bare = outfit.skin > 25.0
+    if apart <= 0.14 and not bare:
+        figure = Figure("colour distance", apart, 0.14, "share")
+        wanted = 0.1 if aims.wanted("lengthen_legs") else 0.0
+        text = Sentence.of("Shoe and leg are near in colour: the leg runs on to the toe.")
+        yield Finding(
+            "feet.colour", "leg_line_whole", "for", 0.2 + wanted, "foot", at, figure, "Shoe continues the leg", text, None,
+            ("leg_lengthened",),
+        )  # fmt: skip
+        return
+    darker = bottom_lightness(outfit) - lightness(shoes.colour)
+    if darker < ANCHORS:
+        return
+    figure = Figure("darker than what is above", darker, ANCHORS, "share")
+    answer = _answered_by(outfit, shoes.colour)
+    if answer:
+        text = Sentence.of(f"The dark shoe is answered by the {answer}: the eye goes up again.")
+        yield Finding("feet.colour", "colour_answered", "for", 0.25, "foot", at, figure, "Shoe answered above", text)
+    else:
+        heavy = 0.1 if shoes.weight >= 1.5 else 0.0
+        text = Sentence.of("A dark shoe under a light look holds the eye at the floor; nothing dark above answers it.")
+        yield Finding(
+            "feet.colour", "foot_anchors_eye", "against", 0.2 + heavy, "foot", at, figure, "Eye stays at the foot", text, None,
+            ("colour_unanswered",),
+        )  # fmt: skip
+
+
+def bottom_lightness(outfit: Outfit) -> float:
+    """Lightness of what is seen just above the shoe."""
+    return lightness(outfit.bottom.colour) if outfit.bottom else 1.0
+
+
+def _answered_by(outfit: Outfit, colour: str) -> str | None:
+    """What of the look above repeats a colour."""
+    above = [(area.piece.kind, area.colour) for area in outfit.areas if area.piece.slot not in ("shoes", "bottom")]
+    small = [(kind, piece.word("colour") or "") for kind, piece in outfit.extras.items()]
+    for kind, other in (*above, *small):
+        if other and difference(other, colour) <= ANSWERS:
+            return kind
+    return None
+
+
+def bright(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+    """A shoe in a signal colour takes the eye down."""
+    shoes = outfit.shoes
+    if shoes.piece is None or "feet" in aims.show or not _signals(shoes.colour):
+        return
+    figure = Figure("lightness", lightness(shoes.colour), LIGHT, "share")
+    text = Sentence.of("The shoe is the brightest thing in the look: the eye goes to the floor first.")
+    yield Finding(
+        "feet.bright", "foot_anchors_eye", "against", 0.3, "foot", shoes.cover.cm / 2, figure, "Signal at the foot", text, None,
+        ("draws_to_zone",),
+    )  # fmt: skip
+
+
+def _signals(colour: str) -> bool:
+    from coloraide import Color
+
+    from craft.cloth.colour import hex_of
+
+    return float(Color(hex_of(colour)).convert("oklch")["chroma"]) > 0.17
+
+
+def near_tones(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+    """Two tones that miss each other narrowly, and what holds both."""
+    top, bottom = outfit.top, outfit.bottom
+    if top is None or bottom is None or bottom.piece is top.piece:
+        return
+    apart = difference(top.colour, bottom.colour)
+    if not ONE_COLOUR < apart <= NEAR_MISS:
+        return
+    figure = Figure("colour distance", apart, NEAR_MISS, "share")
+    at = bottom.waistband.cm
+    between = [
+        piece for piece in outfit.look.pieces
+        if piece.slot in ("extra", "layer") and piece.word("colour")
+        and max(difference(str(piece.word("colour")), colour) for colour in (top.colour, bottom.colour)) <= NEAR_MISS + 0.05
+    ]  # fmt: skip
+    if between:
+        text = Sentence.of(f"Two near tones, and the {between[0].kind} holds both together.")
+        yield Finding("colour.near", "near_tones_joined", "for", 0.25, "whole", at, figure, "Near tones joined", text)

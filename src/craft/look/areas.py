@@ -1,0 +1,82 @@
+"""What is seen of each piece: from which height to which, in what colour and surface."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from craft.body import Body
+from craft.cloth import Piece
+from craft.cloth.colour import lightness
+from craft.wear import WornBottom, WornLayer, WornShoes, WornTop
+
+#: How much of the front an open layer covers, and a layer without sleeves that is closed.
+OPEN_COVERS, CLOSED_COVERS = 0.4, 1.0
+#: Cloths by the surface the eye sees; the first that is named holds.
+SURFACES = ("leather", "satin", "chunky", "ribbed", "denim", "linen", "crochet", "sheer")
+
+
+@dataclass(frozen=True, slots=True)
+class Area:
+    """One piece as it is seen, heights above the ground, cm; `share` of the front that it covers there."""
+
+    piece: Piece
+    colour: str
+    high: float
+    low: float
+    share: float
+    surface: str
+    volume: float
+
+    @property
+    def tall(self) -> float:
+        return max(0.0, self.high - self.low)
+
+    @property
+    def lightness(self) -> float:
+        return lightness(self.colour)
+
+
+def surface_of(piece: Piece) -> str:
+    """The surface of a piece's cloth as the eye sees it.
+
+    >>> surface_of(Piece.of({"is": "skirt", "fabric": ["satin"]})), surface_of(Piece.of({"is": "knit"}))
+    ('satin', 'knit')
+    """
+    said = piece.word("surface")
+    if said is not None and said != "matt":
+        return said
+    for name in SURFACES:
+        if name in piece.fabric:
+            return name
+    if piece.kind in ("knit", "cardigan", "sweatshirt"):
+        return "knit"
+    return "denim" if piece.kind == "jeans" else "plain"
+
+
+def areas_of(
+    body: Body,
+    top: WornTop | None,
+    bottom: WornBottom | None,
+    shoes: WornShoes,
+    layers: tuple[WornLayer, ...],
+    lift: float,
+) -> tuple[Area, ...]:
+    """The areas of a look, outermost first."""
+    shoulder = body.height("shoulder") + lift
+    found = [
+        Area(layer.piece, layer.colour, shoulder, layer.hem.cm, OPEN_COVERS if layer.open else CLOSED_COVERS,
+             surface_of(layer.piece), layer.volume)
+        for layer in reversed(layers)
+    ]  # fmt: skip
+    if top is not None:
+        band = bottom.waistband.cm if bottom is not None else top.hem.cm
+        low = band if top.tucked and top.front == top.side else min(top.hem.cm, band)
+        found.append(Area(top.piece, top.colour, shoulder, low, 1.0, surface_of(top.piece), top.volume))
+    if bottom is not None:
+        high = bottom.waistband.cm
+        found.append(
+            Area(bottom.piece, bottom.colour, high, bottom.hem.cm, 1.0, surface_of(bottom.piece), bottom.volume)
+        )
+    if shoes.piece is not None:
+        found.append(Area(shoes.piece, shoes.colour, shoes.cover.cm, 0.0, 1.0, surface_of(shoes.piece), shoes.weight))
+    return tuple(found)
