@@ -15,7 +15,6 @@ from craft.cloth.description import NothingRead
 from craft.cloth.spoken import NotUnderstood
 from craft.formats.client_file import NotAClientFile
 from craft.formats.measures_csv import NotATable
-from craft.look.compose import NotYetKnown
 from craft.schools import UnknownSchool
 from craft.units import NotALength
 from studio.bodies.api import router as bodies
@@ -130,7 +129,7 @@ def _wrong_word(request: HttpRequest, error: Exception) -> HttpResponse:
 
 
 _IN_WORDS = (
-    *(UnknownWord, UnknownMeasure, UnknownSchool, NotYetKnown, NotALength, NotUnderstood),
+    *(UnknownWord, UnknownMeasure, UnknownSchool, NotALength, NotUnderstood),
     *(NotAllowed, NotATable, NotAClientFile, NothingRead, NotTried, NotAPicture, TooMany),
 )
 for problem in _IN_WORDS:

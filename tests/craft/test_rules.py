@@ -13,6 +13,7 @@ from craft.body.words import SHAPES, nominal_measures
 from craft.judge import RULES, Aims, Finding, judge
 from craft.look import Look, compose
 from craft.schools import Schools
+from tests.craft.looks import judged_looks
 
 Words = dict[str, Any]
 BODY = Body.of(
@@ -89,16 +90,16 @@ def test_a_rule_is_found_and_one_change_takes_it_away(
 
 
 def test_no_rule_is_without_a_look_that_it_speaks_of() -> None:
-    """A rule added without a pair above (or a place here) fails, and so does one that can never be found."""
+    """A rule added without a pair above, a judged case or a place here fails, and so does one that can never be found."""
     special = [
         (OVAL, [{"is": "jeans", "rise": "low"}, {"is": "tee", "fit": "tight"}]),
         (SHORT, [{"is": "jeans", "rise": "very_high"}]),
         (BODY, [{"is": "jeans", "cut": "straight", "leg_opening_cm": 36}, {"is": "pumps", "heel": "high"}]),
     ]
-    looks = [(BODY, pieces) for _, _, pieces, _ in PAIRS] + special
-    outfits = [compose(body, Look.of(list(pieces))) for body, pieces in looks]
-    aims = Aims.of({"wont": ["heels"]})
-    silent = [rule.check.__name__ for rule in RULES if not any(list(rule.check(o, aims)) for o in outfits)]
+    outfits = [(compose(body, Look.of(list(pieces))), Aims.of({"wont": ["heels"]})) for body, pieces in special]
+    outfits += [(compose(BODY, Look.of(list(pieces))), Aims()) for _, _, pieces, _ in PAIRS]
+    outfits += [(outfit, aims) for _, outfit, aims in judged_looks()]
+    silent = [rule.check.__qualname__ for rule in RULES if not any(list(rule.check(o, aims)) for o, aims in outfits)]
     assert silent == []
 
 

@@ -10,12 +10,11 @@ from hypothesis import strategies as st
 
 from craft.assessment import picture
 from craft.body import Body, Measures
-from craft.cloth import DRESSED_KINDS, Piece
+from craft.cloth import Piece
 from craft.cloth.colour import difference, lightness
 from craft.cloth.spoken import hear
-from craft.cloth.words import COLOURS, FIT, LEG_CUTS, NECK, ONE_OF, TUCK, said
+from craft.cloth.words import COLOURS, FIT, KINDS, LEG_CUTS, NECK, ONE_OF, TUCK, said
 from craft.look import Look, compose
-from craft.look.compose import NotYetKnown
 from craft.schools import Schools, UnknownSchool
 from craft.wear import wear_bottom, wear_top
 from craft.wear.ease import FIT_EASE, fit_word, reads_as, top_volume
@@ -43,7 +42,7 @@ def test_every_word_is_understood_when_said(kind: str, key: str, word: str, text
     assert hear(text) == [{"is": kind, key: word}]
 
 
-@given(st.sampled_from(sorted(kind for kinds in DRESSED_KINDS.values() for kind in kinds)))
+@given(st.sampled_from(sorted(kind for kinds in KINDS.values() for kind in kinds)))
 def test_every_kind_is_heard_hung_and_drawn(kind: str) -> None:
     (piece,) = hear(said(kind))
     outfit = compose(BODY, Look.of([piece]))
@@ -66,12 +65,6 @@ def test_a_piece_said_again_is_the_same_piece() -> None:
         "cuffed": True,
         "fabric": ["denim", "stretch"],
     }
-
-
-@pytest.mark.parametrize("pieces", [[{"is": "dress"}], [{"is": "jeans"}, {"is": "trousers"}], [{"is": "belt"}]])
-def test_what_cannot_be_hung_yet_is_said(pieces: list[dict[str, Any]]) -> None:
-    with pytest.raises(NotYetKnown):
-        Look.of(pieces).drawable()
 
 
 def worn(**words: Any) -> Any:

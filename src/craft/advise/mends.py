@@ -76,17 +76,23 @@ def _changes(outfit: Outfit, aims: Aims, rules: set[str]) -> Iterator[_Change]:
     """Every change worth trying, the smallest first."""
     subjects = {rule.split(".")[0] for rule in rules}
     yield from _tucks(outfit)
+    if subjects & {"layers", "volume", "neck"}:
+        yield from _fastenings(outfit)
     if subjects & {"length", "edges", "feet"}:
         yield from _legs(outfit)
         yield from _shoes(outfit, aims)
         yield from _hems(outfit)
+    if subjects & {"hems", "edges"}:
+        yield from _skirt_hems(outfit)
+    if "layers" in subjects:
+        yield from _layer_lengths(outfit)
     if subjects & {"rise", "leg", "volume", "edges", "feet"}:
         yield from _others(outfit, subjects)
 
 
 def _tucks(outfit: Outfit) -> Iterator[_Change]:
     top = outfit.top
-    if top is None or outfit.bottom is None:
+    if top is None or outfit.bottom is None or top.piece.slot != "top":
         return
     how = {
         "front": "Tuck the front between the belt loops.",
@@ -101,9 +107,53 @@ def _tucks(outfit: Outfit) -> Iterator[_Change]:
             yield _Change("top", {"tuck": tuck}, Sentence.of(text), FREE)
 
 
+def _fastenings(outfit: Outfit) -> Iterator[_Change]:
+    """Open or close it, belt it, open the collar, roll the sleeve: free changes of what is on."""
+    layer, top = outfit.outer, outfit.top
+    if layer is not None:
+        kind = said(layer.piece.kind)
+        if not layer.open:
+            yield _Change("layer", {"open": True}, Sentence.of(f"Wear the {kind} open."), FREE)
+        if layer.belted is None:
+            yield _Change("layer", {"belted": "medium", "open": None}, Sentence.of(f"Belt the {kind}."), FREE)
+    if top is not None and top.neck == "closed_collar":
+        yield _Change("top", {"neck": "open_collar"}, Sentence.of("Open the collar."), FREE)
+    if top is not None and top.sleeve == "long" and not top.piece.flag("rolled"):
+        yield _Change("top", {"rolled": True}, Sentence.of("Roll the sleeve."), FREE)
+    if outfit.one_piece is not None and outfit.one_piece.word("belted") is None:
+        yield _Change("one_piece", {"belted": "medium"}, Sentence.of("Belt it."), FREE)
+
+
+def _skirt_hems(outfit: Outfit) -> Iterator[_Change]:
+    """A skirt or dress shortened to a narrower place."""
+    bottom = outfit.bottom
+    if bottom is None or bottom.has_legs:
+        return
+    for word in ("below_knee", "knee", "above_knee"):
+        off = landed_height(outfit.body, word, outfit.lift) - bottom.hem.cm
+        if off < 0.5:
+            continue
+        change: dict[str, Any] = {"hem": word, "hem_cm": None, "length_cm": None}
+        length = bottom.piece.figure("length_cm")
+        if length is not None:
+            change = {"length_cm": round(length - off, 1)}
+        text = Sentence.of(f"Hem it by {{off}}, to end {said(word)}.", off=off)
+        yield _Change(bottom.piece.slot, change, text, TAILOR)
+
+
+def _layer_lengths(outfit: Outfit) -> Iterator[_Change]:
+    """A layer like it that ends elsewhere."""
+    layer = outfit.outer
+    if layer is None:
+        return
+    for word in ("waist", "high_hip", "seat", "above_knee", "lower_calf"):
+        text = Sentence.of(f"A {said(layer.piece.kind)} that ends at the {said(word)}.")
+        yield _Change("layer", {"hem": word, "hem_cm": None, "length_cm": None}, text, OTHER_PIECE)
+
+
 def _legs(outfit: Outfit) -> Iterator[_Change]:
     bottom = outfit.bottom
-    if bottom is None:
+    if bottom is None or bottom.piece.slot != "bottom" or not bottom.has_legs:
         return
     if bottom.inside:
         yield _Change("bottom", {"worn": "outside"}, Sentence.of("Wear the leg outside the shaft."), FREE)
@@ -150,7 +200,7 @@ def _shoes(outfit: Outfit, aims: Aims) -> Iterator[_Change]:
 def _hems(outfit: Outfit) -> Iterator[_Change]:
     """Shorten only: a tailor can always take off, seldom let down."""
     bottom = outfit.bottom
-    if bottom is None or bottom.inside:
+    if bottom is None or bottom.inside or not bottom.has_legs or bottom.piece.slot != "bottom":
         return
     words = ("foot",) if bottom.is_wide_hemmed else ("ankle_bone", "ankle")
     for word in words:
@@ -171,6 +221,8 @@ def _hems(outfit: Outfit) -> Iterator[_Change]:
 def _others(outfit: Outfit, subjects: set[str]) -> Iterator[_Change]:
     """Another piece: the nearest fit, length, rise or cut that would do."""
     top, bottom = outfit.top, outfit.bottom
+    if top and top.piece.slot != "top":
+        top = None
     if top and "volume" in subjects:
         for fit in ("skimming", "relaxed", "fitted"):
             if fit != top.fit:
@@ -179,7 +231,7 @@ def _others(outfit: Outfit, subjects: set[str]) -> Iterator[_Change]:
         for hem in ("high_hip", "seat", "waist"):
             text = Sentence.of(f"A {said(top.piece.kind)} that ends at the {said(hem)}.")
             yield _Change("top", {"hem": hem, "length_cm": None}, text, OTHER_PIECE)
-    if bottom is None:
+    if bottom is None or not bottom.has_legs or bottom.piece.slot != "bottom":
         return
     if "leg" in subjects:
         # What to shop for: the least opening, with a knee as wide, that hangs straight on this calf.

@@ -34,7 +34,8 @@ def run_case(case: Case) -> Result:
         raise CannotJudge(str(why)) from why
 
 
-def _body(client: Mapping[str, Any]) -> Body:
+def body_of(client: Mapping[str, Any]) -> Body:
+    """The body of a case's client."""
     measured = client.get("measures_cm", {})
     words = {key: word for key, word in client.items() if key in BODY_WORDS}
     if measured and not words:
@@ -42,9 +43,13 @@ def _body(client: Mapping[str, Any]) -> Body:
     return Body.of(nominal_measures(words, measured))
 
 
+def aims_of(client: Mapping[str, Any]) -> Aims:
+    """What a case's client wants."""
+    return Aims.of({key: client[key] for key in AIM_WORDS if key in client})
+
+
 def _judged(case: Case, pieces: list[Mapping[str, Any]]) -> Judgement:
-    aims = Aims.of({key: case.client[key] for key in AIM_WORDS if key in case.client})
-    return judge(compose(_body(case.client), Look.of(pieces), case.school), aims)
+    return judge(compose(body_of(case.client), Look.of(pieces), case.school), aims_of(case.client))
 
 
 def _preference(case: Case) -> Result:
@@ -83,13 +88,13 @@ def _verdict(case: Case) -> Result:
 
 
 def _shape(case: Case) -> Result:
-    reading = read_shape(_body(case.client))
+    reading = read_shape(body_of(case.client))
     return {"got": {"shape": reading.shape}, "agrees": reading.shape in case.body["says_any"]}
 
 
 def _landing(case: Case) -> Result:
     garment = case.body["garment"]
-    piece, body = Piece.of(garment), _body(case.client)
+    piece, body = Piece.of(garment), body_of(case.client)
     shoes = barefoot_on(case.body.get("heel_cm", 0))
     edges = {edge.key: edge for edge in land(body, piece, shoes).edges}
     got: dict[str, Any] = {}
@@ -105,7 +110,7 @@ def _landing(case: Case) -> Result:
 
 
 def _target(case: Case) -> Result:
-    found = target(_body(case.client), case.body["ask"])
+    found = target(body_of(case.client), case.body["ask"])
     failed = []
     for key, (low, high) in case.body["expects"].items():
         if key not in found:

@@ -1,6 +1,5 @@
 """Pieces: what is hung on the body, in words or in flat measurements."""
 
 from craft.cloth.piece import Piece, UnknownWord
-from craft.cloth.words import DRESSED_KINDS
 
-__all__ = ["DRESSED_KINDS", "Piece", "UnknownWord"]
+__all__ = ["Piece", "UnknownWord"]

@@ -10,10 +10,10 @@ from craft.cloth.piece import Piece
 from craft.cloth.words import (
     COLOURS,
     DRESS_CUTS,
-    DRESSED_KINDS,
     FABRIC,
     FIT,
     FLAGS,
+    KINDS,
     LEG_CUTS,
     NECK,
     ONE_OF,
@@ -95,7 +95,7 @@ class NotUnderstood(ValueError):
     """Words of a description that mean nothing here; says which."""
 
 
-def hear(text: str, kinds: Mapping[str, tuple[str, ...]] = DRESSED_KINDS) -> list[dict[str, Any]]:
+def hear(text: str, kinds: Mapping[str, tuple[str, ...]] = KINDS) -> list[dict[str, Any]]:
     """The pieces of a spoken description, in words of the vocabulary; `kinds` are those listened for.
     Raises NotUnderstood.
 

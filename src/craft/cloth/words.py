@@ -16,13 +16,6 @@ KINDS: dict[str, tuple[str, ...]] = {
 }
 SLOT_OF = {kind: slot for slot, kinds in KINDS.items() for kind in kinds}
 
-#: The kinds the engine can hang on a body so far; the others are named as not yet known.
-DRESSED_KINDS: dict[str, tuple[str, ...]] = {
-    "top": ("tee", "tank", "shirt", "blouse", "knit", "sweatshirt"),
-    "bottom": ("jeans", "trousers", "leggings"),
-    "shoes": KINDS["shoes"],
-}
-
 HEM = (
     *("under_bust", "waist", "high_hip", "hip", "seat", "upper_thigh", "mid_thigh", "above_knee", "knee"),
     *("below_knee", "mid_calf", "lower_calf", "ankle", "ankle_bone", "foot", "floor", "puddle"),

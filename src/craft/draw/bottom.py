@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from craft.body.proportions import LEG_BREADTH_OVER_GIRTH
 from craft.draw.shapes import Point, Shape, mirrored, steps
+from craft.draw.skirt import skirt_half
 from craft.look import Outfit
 from craft.wear import WornBottom
 from craft.wear.bottom import CUFF_CM
@@ -39,6 +40,8 @@ def _trunk_half(outfit: Outfit, bottom: WornBottom, height: float) -> float:
 
 def outer(outfit: Outfit, bottom: WornBottom, height: float) -> float:
     """Half breadth of the trousers' outline at a height above the ground."""
+    if not bottom.has_legs:
+        return skirt_half(outfit, bottom, height)
     if height >= bottom.fork:
         return _trunk_half(outfit, bottom, height)
     return leg_sides(outfit, bottom, height)[1]

@@ -8,7 +8,7 @@ from functools import cached_property, lru_cache
 from typing import Any
 
 from craft.body import Body, read_shape
-from craft.cloth import DRESSED_KINDS, Piece
+from craft.cloth import Piece
 from craft.look.areas import Area, areas_of
 from craft.look.edges import Edge, edges_of
 from craft.schools import Schools
@@ -42,10 +42,6 @@ def _shape(body: Body) -> str:
     return read_shape(body).shape
 
 
-class NotYetKnown(ValueError):
-    """A piece of a kind that cannot be drawn on the figure yet."""
-
-
 @dataclass(frozen=True, slots=True)
 class Look:
     """The pieces of a look from the body outwards.
@@ -60,17 +56,6 @@ class Look:
     def of(cls, described: Iterable[Mapping[str, Any]]) -> Look:
         """Read pieces from their words. Raises UnknownWord."""
         return cls(tuple(Piece.of(words) for words in described))
-
-    def drawable(self) -> Look:
-        """The same look. Raises NotYetKnown where a piece cannot be drawn on the figure yet, or two of one kind."""
-        slots: set[str] = set()
-        for piece in self.pieces:
-            if piece.kind not in DRESSED_KINDS.get(piece.slot, ()):
-                raise NotYetKnown(f"A {piece.kind.replace('_', ' ')} cannot be hung on the figure yet.")
-            if piece.slot in slots:
-                raise NotYetKnown(f"Two pieces of one kind ({piece.slot}) cannot be layered yet.")
-            slots.add(piece.slot)
-        return self
 
     def piece(self, slot: str) -> Piece | None:
         """The outermost piece of a slot."""

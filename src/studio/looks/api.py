@@ -3,12 +3,12 @@
 from __future__ import annotations
 
 from datetime import datetime
-from typing import Any
+from typing import Any, Literal
 from uuid import UUID
 
 from django.http import HttpRequest, HttpResponse
 from ninja import Router, Schema, Status
-from pydantic import Field
+from pydantic import BaseModel, Field
 
 from craft.cloth import words
 from craft.cloth.spoken import hear
@@ -16,7 +16,7 @@ from studio.looks import services
 from studio.looks.assessment import AssessmentOut, assessment_out
 from studio.looks.models import Look
 from studio.people.models import Client
-from studio.schemas import MaybeName, PieceWords, said
+from studio.schemas import MaybeName, PieceWords, answer, said
 
 router = Router()
 #: A look of more pieces than this is a slip.
@@ -46,6 +46,22 @@ class Pieces(Schema):
     pieces: list[PieceWords] = Field(max_length=MOST_PIECES)
 
 
+class GoesOut(BaseModel):
+    """A piece of the rack with what is on: the verdict and score with it, by how much that is more, and why."""
+
+    piece_id: UUID
+    verdict: Literal["works", "watch", "against"]
+    score: float
+    by: float
+    why: str
+
+
+class RailOut(BaseModel):
+    """The rack beside the look that is on, the best first."""
+
+    goes: list[GoesOut]
+
+
 class Spoken(Schema):
     text: str = Field(max_length=600)
 
@@ -61,6 +77,7 @@ class Vocabulary(Schema):
     some_of: dict[str, list[str]]
     leg_cuts: list[str]
     top_cuts: list[str]
+    skirt_cuts: list[str]
     colours: list[Colour]
 
 
@@ -78,13 +95,14 @@ def look_out(look: Look) -> LookOut:
 
 @router.get("/words", response=Vocabulary)
 def vocabulary(request: HttpRequest) -> Any:
-    """The words pieces are described in; kinds are those the engine can hang on a body."""
+    """The words pieces are described in; kinds by slot."""
     return Vocabulary(
-        kinds={slot: list(kinds) for slot, kinds in words.DRESSED_KINDS.items()},
+        kinds={slot: list(kinds) for slot, kinds in words.KINDS.items()},
         one_of={key: list(choices) for key, choices in words.ONE_OF.items()},
         some_of={key: list(choices) for key, choices in words.SOME_OF.items()},
         leg_cuts=list(words.LEG_CUTS),
-        top_cuts=["plain", "boxy", "longline", "cropped"],
+        top_cuts=list(words.TOP_CUTS),
+        skirt_cuts=list(words.DRESS_CUTS),
         colours=[Colour(name=name, hex=code) for name, code in words.COLOURS.items()],
     )
 
@@ -101,6 +119,26 @@ def assess(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
     pieces = [said(piece) for piece in given.pieces]
     told = assessment_out(*services.assess_for(request.user, client_id, pieces))
     return HttpResponse(told.model_dump_json(exclude_none=True), content_type="application/json")
+
+
+@router.post("/clients/{uuid:client_id}/rail", response=RailOut)
+def rail(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
+    """Every piece of the client's rack put on with these in its place, judged and ranked."""
+    pieces = [said(piece) for piece in given.pieces]
+    return answer(
+        RailOut(
+            goes=[
+                GoesOut(
+                    piece_id=UUID(goes.key),
+                    verdict=goes.judgement.verdict,
+                    score=round(goes.judgement.score, 3),
+                    by=round(goes.by, 3),
+                    why=goes.why.title if goes.why else "",
+                )
+                for goes in services.rail_for(request.user, client_id, pieces)
+            ]
+        )
+    )
 
 
 @router.get("/clients/{uuid:client_id}/looks", response=list[LookOut], exclude_none=True, by_alias=True)

@@ -21,6 +21,7 @@ from craft.judge import Finding
 from craft.look import Outfit
 from craft.schools import Schools
 from craft.units import Unit
+from craft.wear.over import over_bust, over_hip
 from craft.wear.top import top_length
 
 
@@ -183,18 +184,24 @@ def drawn(shape: Shape) -> DrawnShape:
 def _figures(outfit: Outfit) -> dict[str, list[FigureOut]]:
     """The figures a stylist may take with a tape, by slot: measured, or nominal on this body."""
     found: dict[str, list[tuple[str, str, float]]] = {}
-    bottom, top, shoes = outfit.bottom, outfit.top, outfit.shoes
-    if bottom:
+    body, bottom, top, shoes, layer = outfit.body, outfit.bottom, outfit.top, outfit.shoes, outfit.outer
+    shoulder = body.height("shoulder") + outfit.lift
+    if bottom and bottom.piece.slot == "bottom" and bottom.has_legs:
         found["bottom"] = [
             ("front_rise_cm", "front rise", bottom.front_rise),
             ("inseam_cm", "inseam", bottom.inseam),
             ("leg_opening_cm", "leg opening", bottom.opening),
         ]
-    if top:
-        found["top"] = [
-            ("length_cm", "length", top_length(outfit.body, top, outfit.lift)),
-            ("chest_cm", "chest", top.chest),
-        ]
+    elif bottom and bottom.piece.kind == "skirt":
+        waist = body.height("waist")
+        found["bottom"] = [("length_cm", "length", waist + outfit.lift + over_hip(body, waist) - bottom.hem.cm)]
+    elif bottom and bottom.piece.kind == "dress":
+        waist = body.height("waist")
+        found["one_piece"] = [("length_cm", "length", shoulder + 0.5 * over_hip(body, waist) - bottom.hem.cm)]
+    if top and top.piece.slot == "top":
+        found["top"] = [("length_cm", "length", top_length(body, top, outfit.lift)), ("chest_cm", "chest", top.chest)]
+    if layer:
+        found["layer"] = [("length_cm", "length", shoulder + over_bust(body) - layer.hem.cm)]
     if shoes.piece:
         found["shoes"] = [("heel_cm", "heel", shoes.heel)]
     return {
@@ -208,12 +215,22 @@ def _figures(outfit: Outfit) -> dict[str, list[FigureOut]]:
 def _usual(outfit: Outfit) -> dict[str, dict[str, str]]:
     """The words the engine put in for those a piece does not say."""
     found: dict[str, dict[str, str]] = {}
-    top, bottom, shoes = outfit.top, outfit.bottom, outfit.shoes
+    top, bottom, shoes, layer = outfit.top, outfit.bottom, outfit.shoes, outfit.outer
+    at = {edge.key: edge.at for edge in outfit.edges}
     if top:
-        landed = next(edge.at for edge in outfit.edges if edge.key == "top_hem")
-        found["top"] = {"fit": top.fit, "hem": landed, "neck": top.neck, "sleeve": top.sleeve, "colour": top.colour}
+        found[top.piece.slot] = {
+            "fit": top.fit,
+            "hem": at.get("top_hem", ""),
+            "neck": top.neck,
+            "sleeve": top.sleeve,
+            "colour": top.colour,
+        }
     if bottom:
-        found["bottom"] = {"cut": bottom.cut, "rise": bottom.rise, "hem": bottom.hem_at, "colour": bottom.colour}
+        own = {"cut": bottom.cut, "rise": bottom.rise, "hem": bottom.hem_at, "colour": bottom.colour}
+        found[bottom.piece.slot] = found.get(bottom.piece.slot, {}) | own
+    if layer:
+        hem = at.get("layer_hem", "")
+        found["layer"] = {"fit": layer.fit, "hem": hem, "sleeve": layer.sleeve, "colour": layer.colour}
     if shoes.piece:
         found["shoes"] = {"toe": shoes.toe, "bulk": shoes.bulk, "colour": shoes.colour}
     return found

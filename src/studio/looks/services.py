@@ -6,8 +6,10 @@ from collections.abc import Mapping
 from datetime import UTC, datetime
 from typing import Any
 
+from craft.advise.rail import Goes, rank
 from craft.assessment import Assessment, assess
 from craft.body import Body
+from craft.cloth import Piece
 from craft.judge import Aims
 from craft.look import Look as CraftLook
 from craft.schools import Schools
@@ -16,6 +18,7 @@ from studio.bodies.known import measures_of
 from studio.concurrency import write
 from studio.looks.models import Look
 from studio.people.models import Client, Member
+from studio.rack.models import RackPiece
 
 Pieces = list[Mapping[str, Any]]
 
@@ -23,25 +26,34 @@ Pieces = list[Mapping[str, Any]]
 def assess_for(member: Member, client_id: Any, pieces: Pieces) -> tuple[Assessment, Unit]:
     """Assess pieces on a client's body by the studio's schools, and the unit to say it in.
 
-    Raises UnknownWord or NotYetKnown.
+    Raises UnknownWord.
     """
     client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
-    look = CraftLook.of(pieces).drawable()
+    look = CraftLook.of(pieces)
     body = Body.of(measures_of(client))
     assessment = assess(body, look, Schools.of(client.studio.schools), Aims.of(client.aims))
     return assessment, client.studio.unit
 
 
+def rail_for(member: Member, client_id: Any, pieces: Pieces) -> tuple[Goes, ...]:
+    """The pieces of a client's rack, ranked by how they go with these. Raises UnknownWord."""
+    client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
+    rows = RackPiece.objects.of(member).kept().filter(client=client)
+    rack = [(str(row.id), Piece.of(row.piece)) for row in rows if row.facts.get("state", "in_use") != "to_let_go"]
+    body, schools = Body.of(measures_of(client)), Schools.of(client.studio.schools)
+    return rank(body, CraftLook.of(pieces), rack, schools, Aims.of(client.aims))
+
+
 def keep_look(member: Member, client_id: Any, name: str, pieces: Pieces) -> Look:
     """Keep a new look."""
-    CraftLook.of(pieces).drawable()
+    CraftLook.of(pieces)
     client = Client.objects.of(member).kept().found(id=client_id)
     return Look.objects.create(studio_id=member.studio_id, client=client, name=name, pieces=pieces, changed_by=member)
 
 
 def change_look(member: Member, look_id: Any, version: int, name: str, pieces: Pieces) -> Look:
     """Change a look that is still at `version`; raises Stale."""
-    CraftLook.of(pieces).drawable()
+    CraftLook.of(pieces)
     return write(Look, member, look_id, version, name=name, pieces=pieces)
 
 

@@ -64,10 +64,10 @@ def _filed(session: MeasuringSession) -> FiledSession:
 
 
 def client_from_file(member: Member, filed: ClientFile) -> Client:
-    """A new client of the member's studio from a file. Raises UnknownWord or NotYetKnown for a look
+    """A new client of the member's studio from a file. Raises UnknownWord for a look
     that cannot be read; then nothing is written."""
     for look in filed.looks:
-        CraftLook.of(look.pieces).drawable()
+        CraftLook.of(look.pieces)
     with transaction.atomic():
         client = Client.objects.create(
             studio_id=member.studio_id,

@@ -437,7 +437,7 @@ export interface paths {
         };
         /**
          * Vocabulary
-         * @description The words pieces are described in; kinds are those the engine can hang on a body.
+         * @description The words pieces are described in; kinds by slot.
          */
         get: operations["studio_looks_api_vocabulary"];
         put?: never;
@@ -482,6 +482,26 @@ export interface paths {
          * @description Land, judge, mend and draw pieces on a client's body; none gives the body alone.
          */
         post: operations["studio_looks_api_assess"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/rail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Rail
+         * @description Every piece of the client's rack put on with these in its place, judged and ranked.
+         */
+        post: operations["studio_looks_api_rail"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2540,6 +2560,8 @@ export interface components {
             leg_cuts: string[];
             /** Top Cuts */
             top_cuts: string[];
+            /** Skirt Cuts */
+            skirt_cuts: string[];
             /** Colours */
             colours: components["schemas"]["Colour"][];
         };
@@ -2845,6 +2867,36 @@ export interface components {
             text: string;
             /** Score */
             score: number;
+        };
+        /**
+         * GoesOut
+         * @description A piece of the rack with what is on: the verdict and score with it, by how much that is more, and why.
+         */
+        GoesOut: {
+            /**
+             * Piece Id
+             * Format: uuid
+             */
+            piece_id: string;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "works" | "watch" | "against";
+            /** Score */
+            score: number;
+            /** By */
+            by: number;
+            /** Why */
+            why: string;
+        };
+        /**
+         * RailOut
+         * @description The rack beside the look that is on, the best first.
+         */
+        RailOut: {
+            /** Goes */
+            goes: components["schemas"]["GoesOut"][];
         };
         /** LookOut */
         LookOut: {
@@ -5116,6 +5168,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AssessmentOut"];
+                };
+            };
+        };
+    };
+    studio_looks_api_rail: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pieces"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RailOut"];
                 };
             };
         };

@@ -1,0 +1,143 @@
+"""Belts, pendants, scarves and bags on the figure, at the heights where they land."""
+
+from __future__ import annotations
+
+import math
+
+from craft.cloth import Piece
+from craft.draw.figure import neck_half
+from craft.draw.shapes import Point, Shape, mirrored, steps
+from craft.fit import land
+from craft.fit.hang import BELT_CM
+from craft.look import Outfit
+
+
+def draw_extras(outfit: Outfit) -> tuple[Shape, ...]:
+    """What is worn besides, outermost last."""
+    found: list[Shape] = []
+    for kind, piece in outfit.extras.items():
+        found += _DRAWN[kind](outfit, piece) if kind in _DRAWN else []
+    return tuple(found)
+
+
+def _end(outfit: Outfit, piece: Piece) -> float:
+    """Where the lowest edge of an extra lies above the ground, cm."""
+    return land(outfit.body, piece).edge("end").height + outfit.lift
+
+
+def _belt(outfit: Outfit, piece: Piece) -> list[Shape]:
+    wide = piece.figure("width_cm") or BELT_CM[piece.word("belted") or "medium"]
+    bottom = outfit.bottom
+    at = (
+        bottom.waistband.cm - 1.8
+        if bottom is not None and bottom.has_legs
+        else outfit.body.height("waist") + outfit.lift
+    )
+    half = outfit.body.half_breadth(at - outfit.lift) + 1.2
+    colour = piece.word("colour") or "brown"
+    band: list[Point] = [(half, at + wide / 2), (half, at - wide / 2)]
+    buckle: list[Point] = [
+        (-1.6, at + wide / 2),
+        (1.6, at + wide / 2),
+        (1.6, at - wide / 2),
+        (-1.6, at - wide / 2),
+        (-1.6, at + wide / 2),
+    ]
+    return [
+        Shape("belt", "extra", "cloth", tuple(band + mirrored(band)), colour),
+        Shape("buckle", "extra", "detail", tuple(buckle), colour),
+    ]
+
+
+def _necklace(outfit: Outfit, piece: Piece) -> list[Shape]:
+    low, high = _end(outfit, piece), outfit.body.height("shoulder") + outfit.lift + 1.5
+    half = neck_half(outfit.body) * 1.25
+    arc: list[Point] = [
+        (half * math.cos(a), high - (high - low) * math.sin(a)) for a in (math.pi * i / 20 for i in range(21))
+    ]
+    bead: list[Point] = [
+        (1.2 * math.cos(a), low - 1.2 + 1.2 * math.sin(a)) for a in (math.tau * i / 12 for i in range(12))
+    ]
+    colour = piece.word("colour") or "silver"
+    return [
+        Shape("necklace", "extra", "detail", tuple(arc), colour),
+        Shape("pendant", "extra", "cloth", tuple(bead), colour),
+    ]
+
+
+def _scarf(outfit: Outfit, piece: Piece) -> list[Shape]:
+    low, high = _end(outfit, piece), outfit.body.height("shoulder") + outfit.lift + 3.0
+    colour, pattern = piece.word("colour") or "camel", piece.word("pattern")
+    neck = neck_half(outfit.body)
+    loop: list[Point] = [(neck * 1.5, high), (neck * 1.7, high - 4.0), (0.0, high - 8.0)]
+    end: list[Point] = [(0.5, high - 6.0), (neck * 0.9, high - 5.0), (neck * 1.1, low), (0.2, low)]
+    return [
+        Shape("scarf_loop", "extra", "cloth", tuple(loop + mirrored(loop[:-1])), colour, pattern),
+        Shape("scarf_end", "extra", "cloth", tuple(end), colour, pattern),
+    ]
+
+
+def _earrings(outfit: Outfit, piece: Piece) -> list[Shape]:
+    low = _end(outfit, piece)
+    x = outfit.body.stature * 0.045
+    colour = piece.word("colour") or "silver"
+    drop: list[Point] = [(x, low + 2.4), (x + 0.9, low + 1.0), (x, low), (x - 0.9, low + 1.0)]
+    return [
+        Shape("earring_right", "extra", "cloth", tuple(drop), colour),
+        Shape("earring_left", "extra", "cloth", tuple((-a, b) for a, b in drop), colour),
+    ]
+
+
+def _bag(outfit: Outfit, piece: Piece) -> list[Shape]:
+    top = _end(outfit, piece)
+    x = outfit.body.half_breadth(outfit.body.height("hip")) + 9.0
+    colour = piece.word("colour") or "brown"
+    shoulder: Point = (
+        outfit.body.breadths["shoulder_breadth"].cm / 2 * 0.8,
+        outfit.body.height("shoulder") + outfit.lift,
+    )
+    area: list[Point] = [(x - 10, top), (x + 10, top), (x + 12, top - 18), (x - 12, top - 18)]
+    strap: list[Point] = [shoulder, (x - 8, top)]
+    return [
+        Shape("bag_strap", "extra", "detail", tuple(strap), colour),
+        Shape("bag", "extra", "cloth", tuple(area), colour),
+    ]
+
+
+def _hat(outfit: Outfit, piece: Piece) -> list[Shape]:
+    brim = _end(outfit, piece)
+    half = outfit.body.stature * 0.055
+    colour = piece.word("colour") or "camel"
+    crown: list[Point] = [
+        (half * 1.9, brim),
+        (half * 1.05, brim + 1.2),
+        (half * 0.9, brim + 10.0),
+        (half * 0.3, brim + 11.0),
+    ]
+    return [Shape("hat", "extra", "cloth", tuple(crown + mirrored(crown)), colour)]
+
+
+def _tights(outfit: Outfit, piece: Piece) -> list[Shape]:
+    """Over the skin from the waist down; drawn under everything else."""
+    body, lift = outfit.body, outfit.lift
+    crotch, bone = body.height("crotch"), body.height("ankle_bone")
+    trunk: list[Point] = [(body.half_breadth(h) + 0.1, h + lift) for h in steps(body.height("waist"), crotch, 2.0)]
+    legs = steps(crotch - 1.0, bone, 2.0)
+    outside: list[Point] = [(body.leg_centre(h) + body.leg_half_breadth(h) + 0.1, h + lift) for h in legs]
+    inside: list[Point] = [
+        (max(0.2, body.leg_centre(h) - body.leg_half_breadth(h) - 0.1), h + lift) for h in reversed(legs)
+    ]
+    side = [*trunk, *outside, *inside]
+    area = (*side, (0.0, crotch + lift), *mirrored(side))
+    return [Shape("tights", "extra", "cloth", area, piece.word("colour") or "black")]
+
+
+_DRAWN = {
+    "tights": _tights,
+    "belt": _belt,
+    "necklace": _necklace,
+    "scarf": _scarf,
+    "earrings": _earrings,
+    "bag": _bag,
+    "hat": _hat,
+}

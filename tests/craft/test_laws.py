@@ -1,0 +1,145 @@
+"""Laws of judging, over every look of the judged cases and over looks drawn at random."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from craft.advise.mends import mends_for
+from craft.advise.rail import place_of, rank, with_piece
+from craft.assessment import picture
+from craft.body import Body, Measures
+from craft.cloth import Piece
+from craft.cloth.words import COLOURS, FIT, KINDS, PATTERN
+from craft.judge import RULES, Aims, Rule, judge
+from craft.judge.finding import Figure, Finding
+from craft.look import Look, Outfit, compose
+from craft.units import Sentence
+from tests.craft.looks import judged_looks
+from tests.craft.test_fit import bodies
+
+LOOKS = judged_looks()
+
+
+@st.composite
+def looks(draw: st.DrawFn) -> Look:
+    """Any look: a base, perhaps a layer, shoes and things worn besides."""
+
+    def piece(slot: str) -> Piece:
+        words = {"is": draw(st.sampled_from(KINDS[slot])), "colour": draw(st.sampled_from(sorted(COLOURS)))}
+        if slot not in ("shoes", "extra", "swim"):
+            words["fit"] = draw(st.sampled_from(FIT))
+            if draw(st.booleans()):
+                words["pattern"] = draw(st.sampled_from(PATTERN))
+        return Piece.of(words)
+
+    base = ["one_piece"] if draw(st.booleans()) else ["bottom", "top"]
+    more = [slot for slot in ("layer", "shoes", "extra") if draw(st.booleans())]
+    return Look(tuple(piece(slot) for slot in (*base, *more)))
+
+
+@given(bodies(), looks())
+@settings(max_examples=150)
+def test_any_look_is_judged_drawn_and_stands_within_the_figure(body: Body, look: Look) -> None:
+    outfit = compose(body, look)
+    judged = judge(outfit)
+    assert 0.0 < judged.score < 1.0 and len(judged.leading) <= 3
+    for finding in judged.findings:
+        assert -1.0 <= finding.height <= outfit.height, finding.rule
+        assert finding.text.say("cm") and finding.figure.say("in") and 0 <= finding.weight <= 1
+    for edge in outfit.edges:
+        assert -6.0 <= edge.height <= outfit.height, edge.key
+    for shape in picture(outfit):
+        assert all(-6.0 <= y <= outfit.height + 12 and abs(x) < 130 for x, y in shape.points), shape.key
+
+
+@pytest.mark.parametrize(("name", "outfit", "aims"), LOOKS[::4], ids=[name for name, _, _ in LOOKS[::4]])
+def test_a_mend_raises_the_score_and_takes_its_finding_away(name: str, outfit: Outfit, aims: Aims) -> None:
+    judged = judge(outfit, aims)
+    for rule, mend in mends_for(outfit, judged, aims).items():
+        after = judge(compose(outfit.body, outfit.look.changed(mend.slot, **dict(mend.change)), outfit.schools), aims)
+        assert after.score > judged.score and after.score == pytest.approx(mend.score)
+        assert rule not in {finding.rule for finding in after.findings if finding.stance == "against"}
+
+
+def test_a_caution_never_raises_a_verdict(monkeypatch: pytest.MonkeyPatch) -> None:
+    before = [judge(outfit, aims) for _, outfit, aims in LOOKS]
+    said = Finding(
+        "test.caution", "trailing_hem", "caution", 0.0, "floor", 0.0, Figure("x", 0, 0), "Mind", Sentence("Mind.")
+    )
+    warned = (*RULES, Rule("test", lambda _outfit, _aims: iter([said])))
+    monkeypatch.setattr("craft.judge.judgement.RULES", warned)
+    for (_, outfit, aims), was in zip(LOOKS, before, strict=True):
+        now = judge(outfit, aims)
+        assert (now.score, now.verdict) == (was.score, was.verdict) and len(now.findings) == len(was.findings) + 1
+
+
+def test_a_muted_rule_leaves_no_trace(monkeypatch: pytest.MonkeyPatch) -> None:
+    for rule in RULES:
+        speaks = [(outfit, aims) for _, outfit, aims in LOOKS if list(rule.check(outfit, aims))][:2]
+        codes = {(f.rule, f.title) for outfit, aims in speaks for f in rule.check(outfit, aims)}
+        with monkeypatch.context() as muted:
+            muted.setattr("craft.judge.judgement.RULES", tuple(other for other in RULES if other is not rule))
+            for outfit, aims in speaks:
+                assert not codes & {(f.rule, f.title) for f in judge(outfit, aims).findings}
+
+
+@given(looks(), st.permutations(["belt", "scarf", "earrings", "bag"]))
+@settings(max_examples=60)
+def test_the_order_of_what_is_worn_besides_does_not_matter(look: Look, kinds: list[str]) -> None:
+    body = Body.of(Measures.of({"stature": 168}))
+    base = tuple(piece for piece in look.pieces if piece.slot != "extra")
+    scores = {
+        round(
+            judge(compose(body, Look((*base, *(Piece.of({"is": kind, "colour": "black"}) for kind in order))))).score, 9
+        )
+        for order in (kinds, sorted(kinds))
+    }
+    assert len(scores) == 1
+
+
+@pytest.mark.parametrize(("name", "outfit", "aims"), LOOKS[::5], ids=[name for name, _, _ in LOOKS[::5]])
+def test_a_hair_of_a_measure_moves_the_score_only_across_a_border(name: str, outfit: Outfit, aims: Aims) -> None:
+    figures = outfit.body.measures.figures
+    first = judge(outfit, aims)
+    for measure in ("stature", "hip"):
+        nudged = {**figures, measure: replace(figures[measure], cm=figures[measure].cm * 1.001)}
+        second = judge(compose(Body.of(Measures.of(nudged)), outfit.look, outfit.schools), aims)
+        if [(f.rule, f.stance, f.title) for f in first.findings] == [
+            (f.rule, f.stance, f.title) for f in second.findings
+        ]:
+            assert second.score == pytest.approx(first.score, abs=0.03)
+
+
+@given(bodies(), looks(), st.lists(looks(), min_size=1, max_size=3))
+@settings(max_examples=40)
+def test_the_rail_is_the_engine_itself(body: Body, look: Look, others: list[Look]) -> None:
+    rack = [(str(at), piece) for at, piece in enumerate(piece for other in others for piece in other.pieces)]
+    ranked = rank(body, look, rack)
+    assert [goes.judgement.score for goes in ranked] == sorted((g.judgement.score for g in ranked), reverse=True)
+    pieces = dict(rack)
+    for goes in ranked:
+        worn = with_piece(look, pieces[goes.key])
+        places = [place_of(piece) for piece in worn.pieces]
+        assert pieces[goes.key] in worn.pieces and places.count(place_of(pieces[goes.key])) == 1
+        assert goes.judgement.score == pytest.approx(judge(compose(body, worn)).score)
+
+
+def test_the_judged_cases_agree_far_beyond_what_is_asked() -> None:
+    from craft.cases.read import Malformed, read_cases
+    from craft.cases.run import run_case
+    from tests.craft.looks import CASES
+
+    results = [
+        run_case(case)
+        for file in ("looks.yaml", "own.yaml", "bodies.yaml")
+        for case in read_cases((CASES / file).read_text())
+        if not isinstance(case, Malformed)
+    ]
+    reasoned = [result["reason_agrees"] for result in results if "reason_agrees" in result]
+    assert len(results) >= 150
+    assert sum(result["agrees"] for result in results) / len(results) >= 0.97
+    assert sum(reasoned) / len(reasoned) >= 0.95
