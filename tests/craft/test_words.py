@@ -8,6 +8,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
+from craft.advise.rail import place_of
 from craft.assessment import picture
 from craft.body import Body, Measures
 from craft.cloth import Piece
@@ -47,7 +48,7 @@ def test_every_kind_is_heard_hung_and_drawn(kind: str) -> None:
     (piece,) = hear(said(kind))
     outfit = compose(BODY, Look.of([piece]))
     slots = {shape.slot for shape in picture(outfit)}
-    assert slots == {"body", Piece.of(piece).slot}
+    assert slots == {"body", place_of(Piece.of(piece))}
 
 
 def test_a_piece_said_again_is_the_same_piece() -> None:

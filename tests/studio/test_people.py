@@ -67,7 +67,7 @@ def test_the_vocabulary_offers_only_what_can_be_hung(house: House) -> None:
         for kind in kinds:
             told = house.api.ask("POST", f"/clients/{house.client.id}/assess", {"pieces": [{"is": kind}]})
             assert told.status_code == 200, (slot, kind)
-            assert any(shape["slot"] == slot for shape in told.told["shapes"])
+            assert any(shape["slot"] in (slot, kind) for shape in told.told["shapes"])
 
 
 def test_the_demo_is_loaded_once_and_is_worth_looking_at(db: None, monkeypatch: pytest.MonkeyPatch) -> None:

@@ -60,7 +60,8 @@ def rank(
     schools: Schools | None = None,
     aims: Aims | None = None,
 ) -> tuple[Goes, ...]:
-    """Every piece of a rack with what is on, the best first; those that are on already are left out.
+    """Every piece of a rack with what is on, the best first; those that are on already are left out,
+    and swim beside clothes.
 
     >>> from craft.body import Measures
     >>> body = Body.of(Measures.of({"stature": 165}))
@@ -75,9 +76,10 @@ def rank(
     had: dict[tuple[str, str, Stance], float] = {
         (finding.rule, finding.code, finding.stance): finding.weight for finding in before.findings
     }
+    swims = any(piece.slot == "swim" for piece in look.pieces)
     found = []
     for key, piece in rack:
-        if piece in look.pieces:
+        if piece in look.pieces or (look.pieces and (piece.slot == "swim") != swims):
             continue
         after = judge(compose(body, with_piece(look, piece), schools, like=now), aims)
         found.append(Goes(key, after, after.score - before.score, _why(after, had)))

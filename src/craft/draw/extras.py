@@ -44,8 +44,8 @@ def _belt(outfit: Outfit, piece: Piece) -> list[Shape]:
         (-1.6, at + wide / 2),
     ]
     return [
-        Shape("belt", "extra", "cloth", tuple(band + mirrored(band)), colour),
-        Shape("buckle", "extra", "detail", tuple(buckle), colour),
+        Shape("belt", piece.kind, "cloth", tuple(band + mirrored(band)), colour),
+        Shape("buckle", piece.kind, "detail", tuple(buckle), colour),
     ]
 
 
@@ -60,8 +60,8 @@ def _necklace(outfit: Outfit, piece: Piece) -> list[Shape]:
     ]
     colour = piece.word("colour") or "silver"
     return [
-        Shape("necklace", "extra", "detail", tuple(arc), colour),
-        Shape("pendant", "extra", "cloth", tuple(bead), colour),
+        Shape("necklace", piece.kind, "detail", tuple(arc), colour),
+        Shape("pendant", piece.kind, "cloth", tuple(bead), colour),
     ]
 
 
@@ -72,8 +72,8 @@ def _scarf(outfit: Outfit, piece: Piece) -> list[Shape]:
     loop: list[Point] = [(neck * 1.5, high), (neck * 1.7, high - 4.0), (0.0, high - 8.0)]
     end: list[Point] = [(0.5, high - 6.0), (neck * 0.9, high - 5.0), (neck * 1.1, low), (0.2, low)]
     return [
-        Shape("scarf_loop", "extra", "cloth", tuple(loop + mirrored(loop[:-1])), colour, pattern),
-        Shape("scarf_end", "extra", "cloth", tuple(end), colour, pattern),
+        Shape("scarf_loop", piece.kind, "cloth", tuple(loop + mirrored(loop[:-1])), colour, pattern),
+        Shape("scarf_end", piece.kind, "cloth", tuple(end), colour, pattern),
     ]
 
 
@@ -83,8 +83,8 @@ def _earrings(outfit: Outfit, piece: Piece) -> list[Shape]:
     colour = piece.word("colour") or "silver"
     drop: list[Point] = [(x, low + 2.4), (x + 0.9, low + 1.0), (x, low), (x - 0.9, low + 1.0)]
     return [
-        Shape("earring_right", "extra", "cloth", tuple(drop), colour),
-        Shape("earring_left", "extra", "cloth", tuple((-a, b) for a, b in drop), colour),
+        Shape("earring_right", piece.kind, "cloth", tuple(drop), colour),
+        Shape("earring_left", piece.kind, "cloth", tuple((-a, b) for a, b in drop), colour),
     ]
 
 
@@ -99,8 +99,8 @@ def _bag(outfit: Outfit, piece: Piece) -> list[Shape]:
     area: list[Point] = [(x - 10, top), (x + 10, top), (x + 12, top - 18), (x - 12, top - 18)]
     strap: list[Point] = [shoulder, (x - 8, top)]
     return [
-        Shape("bag_strap", "extra", "detail", tuple(strap), colour),
-        Shape("bag", "extra", "cloth", tuple(area), colour),
+        Shape("bag_strap", piece.kind, "detail", tuple(strap), colour),
+        Shape("bag", piece.kind, "cloth", tuple(area), colour),
     ]
 
 
@@ -114,7 +114,7 @@ def _hat(outfit: Outfit, piece: Piece) -> list[Shape]:
         (half * 0.9, brim + 10.0),
         (half * 0.3, brim + 11.0),
     ]
-    return [Shape("hat", "extra", "cloth", tuple(crown + mirrored(crown)), colour)]
+    return [Shape("hat", piece.kind, "cloth", tuple(crown + mirrored(crown)), colour)]
 
 
 def _tights(outfit: Outfit, piece: Piece) -> list[Shape]:
@@ -129,7 +129,7 @@ def _tights(outfit: Outfit, piece: Piece) -> list[Shape]:
     ]
     side = [*trunk, *outside, *inside]
     area = (*side, (0.0, crotch + lift), *mirrored(side))
-    return [Shape("tights", "extra", "cloth", area, piece.word("colour") or "black")]
+    return [Shape("tights", piece.kind, "cloth", area, piece.word("colour") or "black")]
 
 
 _DRAWN = {

@@ -7,7 +7,7 @@ from dataclasses import replace
 from craft.draw.bottom import draw_bottom
 from craft.draw.extras import draw_extras
 from craft.draw.layer import draw_layer
-from craft.draw.shapes import Shape
+from craft.draw.shapes import Point, Shape
 from craft.draw.shoes import draw_shoes
 from craft.draw.skirt import draw_skirt
 from craft.draw.swim import draw_swim
@@ -25,13 +25,32 @@ def draw_look(outfit: Outfit) -> tuple[Shape, ...]:
     # A skirt hangs over a tall shaft; a leg goes over it or into it.
     below = bottom + shoes if inside else shoes + bottom
     bib = outfit.one_piece is not None and outfit.one_piece.kind == "dungarees"
-    middle = top + below if bib and legs else below + top
+    middle = top + below + _bib(outfit) if bib and legs else below + top
     layers = tuple(shape for at, layer in enumerate(outfit.layers) for shape in draw_layer(outfit, layer, at))
     extras = draw_extras(outfit)
     skin = tuple(shape for shape in extras if shape.key == "tights")
     under = tuple(shape for shape in extras if shape.key in ("belt", "buckle"))
     over = tuple(shape for shape in extras if shape not in (*skin, *under))
     return skin + draw_swim(outfit) + middle + under + layers + over
+
+
+def _bib(outfit: Outfit) -> tuple[Shape, ...]:
+    """The bib of dungarees and its straps, over the top that is worn under it."""
+    bottom, body, lift = outfit.bottom, outfit.body, outfit.lift
+    if bottom is None:
+        return ()
+    low, high = bottom.waistband.cm - 0.5, body.height("bust") + lift - 2.0
+    half = body.half_breadth(body.height("waist")) * 0.72
+    shoulder = body.height("shoulder") + lift + 0.4
+    area: list[Point] = [(half, low), (half * 0.82, high), (-half * 0.82, high), (-half, low)]
+    strap: list[Point] = [
+        (half * 0.8, high - 2),
+        (half * 0.5, high - 2),
+        (half * 0.62, shoulder),
+        (half * 0.9, shoulder - 0.6),
+    ]
+    parts = [("bib", area), ("strap_bib_right", strap), ("strap_bib_left", [(-x, y) for x, y in strap])]
+    return tuple(Shape(key, "one_piece", "cloth", tuple(points), bottom.colour) for key, points in parts)
 
 
 def _below(outfit: Outfit) -> tuple[Shape, ...]:

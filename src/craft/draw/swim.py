@@ -20,7 +20,14 @@ def draw_swim(outfit: Outfit) -> tuple[Shape, ...]:
     for piece in outfit.look.all("swim"):
         for shape in draw_flat(outfit.body, land(outfit.body, piece)):
             points = tuple(_worn(outfit, point) for point in shape.points)
-            found.append(replace(shape, key=f"{piece.kind} {shape.key}", points=points))
+            found.append(
+                replace(
+                    shape,
+                    key=f"{piece.kind}_{shape.key}".replace(" ", "_").replace(",", ""),
+                    slot=piece.kind,
+                    points=points,
+                )
+            )
     return tuple(found)
 
 

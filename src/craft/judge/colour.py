@@ -54,7 +54,7 @@ def recede(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
 def column(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     """Top and bottom in one colour, the more so under an open layer of another."""
     top, bottom = outfit.top, outfit.bottom
-    if top is None or bottom is None or bottom.piece is top.piece:
+    if top is None or bottom is None or bottom.piece.slot == top.piece.slot:
         return
     apart = difference(top.colour, bottom.colour)
     at = bottom.waistband.cm
@@ -144,7 +144,7 @@ def _signals(colour: str) -> bool:
 def near_tones(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     """Two tones that miss each other narrowly, and what holds both."""
     top, bottom = outfit.top, outfit.bottom
-    if top is None or bottom is None or bottom.piece is top.piece:
+    if top is None or bottom is None or bottom.piece.slot == top.piece.slot:
         return
     apart = difference(top.colour, bottom.colour)
     if not ONE_COLOUR < apart <= NEAR_MISS:

@@ -68,11 +68,15 @@ def areas_of(
              surface_of(layer.piece), layer.volume)
         for layer in reversed(layers)
     ]  # fmt: skip
-    if top is not None:
+    whole = top is not None and bottom is not None and top.piece.slot == bottom.piece.slot == "one_piece"
+    if top is not None and bottom is not None and whole:
+        piece = bottom.piece
+        found.append(Area(piece, bottom.colour, shoulder, bottom.hem.cm, 1.0, surface_of(piece), top.volume))
+    elif top is not None:
         band = bottom.waistband.cm if bottom is not None else top.hem.cm
         low = band if top.tucked and top.front == top.side else min(top.hem.cm, band)
         found.append(Area(top.piece, top.colour, shoulder, low, 1.0, surface_of(top.piece), top.volume))
-    if bottom is not None:
+    if bottom is not None and not whole:
         high = bottom.waistband.cm
         found.append(
             Area(bottom.piece, bottom.colour, high, bottom.hem.cm, 1.0, surface_of(bottom.piece), bottom.volume)

@@ -10,10 +10,11 @@ from django.http import HttpRequest, HttpResponse
 from ninja import Router, Schema, Status
 from pydantic import BaseModel, Field
 
+from craft.assessment import picture
 from craft.cloth import words
 from craft.cloth.spoken import hear
 from studio.looks import services
-from studio.looks.assessment import AssessmentOut, assessment_out
+from studio.looks.assessment import AssessmentOut, DrawnShape, assessment_out, drawn
 from studio.looks.models import Look
 from studio.people.models import Client
 from studio.schemas import MaybeName, PieceWords, answer, said
@@ -60,6 +61,31 @@ class RailOut(BaseModel):
     """The rack beside the look that is on, the best first."""
 
     goes: list[GoesOut]
+
+
+class Several(Schema):
+    """Looks to hold up side by side."""
+
+    looks: list[Pieces] = Field(min_length=2, max_length=4)
+
+
+class HeldUp(BaseModel):
+    """One look among others: how it is judged, its shapes, and the places where it differs from the first."""
+
+    verdict: Literal["works", "watch", "against"]
+    score: float
+    leading: list[str]
+    height: float
+    shapes: list[DrawnShape]
+    differs: list[str]
+
+
+class ComparedOut(BaseModel):
+    """Looks side by side on one floor; which is best, and why it is better than the next."""
+
+    looks: list[HeldUp]
+    best: int
+    because: list[str]
 
 
 class Spoken(Schema):
@@ -137,6 +163,29 @@ def rail(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
                 )
                 for goes in services.rail_for(request.user, client_id, pieces)
             ]
+        )
+    )
+
+
+@router.post("/clients/{uuid:client_id}/compare", response=ComparedOut)
+def compare(request: HttpRequest, client_id: UUID, given: Several) -> Any:
+    """Two to four looks side by side: each judged and drawn, and why the best is better than the next."""
+    told = services.compared(request.user, client_id, [[said(piece) for piece in look.pieces] for look in given.looks])
+    return answer(
+        ComparedOut(
+            looks=[
+                HeldUp(
+                    verdict=judgement.verdict,
+                    score=round(judgement.score, 3),
+                    leading=[finding.title for finding in judgement.leading],
+                    height=outfit.height,
+                    shapes=[drawn(shape) for shape in picture(outfit)],
+                    differs=list(differs),
+                )
+                for outfit, judgement, differs in told.looks
+            ],
+            best=told.best,
+            because=[sentence.say(told.unit) for sentence in told.because],
         )
     )
 

@@ -3,15 +3,18 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
+from dataclasses import dataclass
 from datetime import UTC, datetime
 from typing import Any
 
-from craft.advise.rail import Goes, rank
+from craft.advise.explain import why_better
+from craft.advise.rail import Goes, place_of, rank
 from craft.assessment import Assessment, assess
 from craft.body import Body
 from craft.cloth import Piece
-from craft.judge import Aims
+from craft.judge import Aims, Judgement, Sentence, judge
 from craft.look import Look as CraftLook
+from craft.look import Outfit, compose
 from craft.schools import Schools
 from craft.units import Unit
 from studio.bodies.known import measures_of
@@ -42,6 +45,35 @@ def rail_for(member: Member, client_id: Any, pieces: Pieces) -> tuple[Goes, ...]
     rack = [(str(row.id), Piece.of(row.piece)) for row in rows if row.facts.get("state", "in_use") != "to_let_go"]
     body, schools = Body.of(measures_of(client)), Schools.of(client.studio.schools)
     return rank(body, CraftLook.of(pieces), rack, schools, Aims.of(client.aims))
+
+
+@dataclass(frozen=True)
+class Compared:
+    """Looks side by side: each with its judgement and the places where it differs from the first."""
+
+    looks: tuple[tuple[Outfit, Judgement, tuple[str, ...]], ...]
+    best: int
+    because: tuple[Sentence, ...]
+    unit: Unit
+
+
+def compared(member: Member, client_id: Any, looks: list[Pieces]) -> Compared:
+    """Judge several looks of a client; which is best, and why it is better than the next. Raises UnknownWord."""
+    client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
+    body, schools, aims = Body.of(measures_of(client)), Schools.of(client.studio.schools), Aims.of(client.aims)
+    outfits = [compose(body, CraftLook.of(pieces), schools) for pieces in looks]
+    judged = [judge(outfit, aims) for outfit in outfits]
+    ranked = sorted(range(len(judged)), key=lambda at: -judged[at].score)
+    because = tuple(
+        finding.text if own else Sentence(f"The other: {finding.text.template}", finding.text.lengths)
+        for finding, own in why_better(judged[ranked[0]], judged[ranked[1]])
+    )
+    places = [{place_of(piece): piece for piece in outfit.look.pieces} for outfit in outfits]
+    differs = [
+        tuple(place for place in sorted(own.keys() | places[0].keys()) if own.get(place) != places[0].get(place))
+        for own in places
+    ]
+    return Compared(tuple(zip(outfits, judged, differs, strict=True)), ranked[0], because, client.studio.unit)
 
 
 def keep_look(member: Member, client_id: Any, name: str, pieces: Pieces) -> Look:

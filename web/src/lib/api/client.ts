@@ -4,7 +4,8 @@ import type { components, paths } from "./schema";
 
 export type Schemas = components["schemas"];
 export type Piece = Schemas["PieceWords"];
-export type Slot = "top" | "bottom" | "shoes";
+/** Where a piece of a look goes: its slot, or, of things worn besides and of swim, its kind. */
+export type Slot = string;
 export type Assessment = Schemas["AssessmentOut"];
 export type Finding = Schemas["FindingOut"];
 export type Look = Schemas["LookOut"];

@@ -508,6 +508,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client_id}/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Compare
+         * @description Two to four looks side by side: each judged and drawn, and why the best is better than the next.
+         */
+        post: operations["studio_looks_api_compare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client_id}/looks": {
         parameters: {
             query?: never;
@@ -2898,6 +2918,47 @@ export interface components {
             /** Goes */
             goes: components["schemas"]["GoesOut"][];
         };
+        /**
+         * ComparedOut
+         * @description Looks side by side on one floor; which is best, and why it is better than the next.
+         */
+        ComparedOut: {
+            /** Looks */
+            looks: components["schemas"]["HeldUp"][];
+            /** Best */
+            best: number;
+            /** Because */
+            because: string[];
+        };
+        /**
+         * HeldUp
+         * @description One look among others: how it is judged, its shapes, and the places where it differs from the first.
+         */
+        HeldUp: {
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "works" | "watch" | "against";
+            /** Score */
+            score: number;
+            /** Leading */
+            leading: string[];
+            /** Height */
+            height: number;
+            /** Shapes */
+            shapes: components["schemas"]["DrawnShape"][];
+            /** Differs */
+            differs: string[];
+        };
+        /**
+         * Several
+         * @description Looks to hold up side by side.
+         */
+        Several: {
+            /** Looks */
+            looks: components["schemas"]["Pieces"][];
+        };
         /** LookOut */
         LookOut: {
             /**
@@ -5194,6 +5255,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RailOut"];
+                };
+            };
+        };
+    };
+    studio_looks_api_compare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Several"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparedOut"];
                 };
             };
         };

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { api, ask, type Slot } from "../api/client";
   import type { LookTable } from "./table.svelte";
-  import { SLOTS } from "./draft.svelte";
+  import { ALWAYS, ORDER, placeOf, titleOf } from "./places";
+  import { said } from "../units";
   import PieceWords from "./PieceWords.svelte";
 
   interface Props {
@@ -12,6 +13,29 @@
   const { table, chosen, onchoose }: Props = $props();
   let text = $state("");
   let trouble = $state<string | null>(null);
+
+  const more = ["layer", "one_piece", "extra", "swim"];
+  const WORN_DOWN = ["layer", "top", "one_piece", "bottom", "tights", "shoes"];
+  const down = (place: Slot) => (WORN_DOWN.includes(place) ? WORN_DOWN.indexOf(place) : WORN_DOWN.length);
+  // Those that are on, and the three that any look begins with; a dress takes the place of two.
+  const shown = $derived(
+    ORDER.filter(
+      (place) => table.draft.pieces[place] || (ALWAYS.includes(place) && !takenBy(place)),
+    ).toSorted((a, b) => down(a) - down(b)),
+  );
+  const takenBy = (place: Slot) => {
+    const whole = table.draft.pieces.one_piece?.is;
+    return whole === "dungarees" ? place === "bottom" : whole !== undefined && place !== "shoes";
+  };
+
+  function add(select: HTMLSelectElement) {
+    const kind = select.value;
+    select.value = "";
+    const place = placeOf(table.words, kind);
+    if (!place) return;
+    table.draft.change(place, { is: kind }, said(kind));
+    onchoose(place);
+  }
 
   async function hear(event: SubmitEvent) {
     event.preventDefault();
@@ -44,6 +68,17 @@
   </div>
   {#if trouble}<p id="say-trouble" role="alert" class="mt-1 text-sm text-madder">{trouble}</p>{/if}
 </form>
-{#each SLOTS as slot (slot)}
+{#each shown as slot (slot)}
   <PieceWords {table} {slot} chosen={chosen === slot} onchoose={() => onchoose(slot)} />
 {/each}
+<label class="mt-2 flex items-baseline gap-2 border-t border-grain pt-2 text-sm text-bark">
+  And besides
+  <select class="field text-walnut" data-add value="" onchange={(event) => add(event.currentTarget)}>
+    <option value="">a layer, a dress, a belt…</option>
+    {#each more as slot (slot)}
+      <optgroup label={titleOf(slot)}>
+        {#each table.words.kinds[slot] ?? [] as kind (kind)}<option value={kind}>{said(kind)}</option>{/each}
+      </optgroup>
+    {/each}
+  </select>
+</label>

@@ -9,6 +9,7 @@
   }
   const { table, onopen }: Props = $props();
   let trouble = $state<string | null>(null);
+  const compare = $derived(table.compare);
 
   const sentence = (look: Look) =>
     look.pieces
@@ -25,6 +26,15 @@
   <p class="text-sm text-bark">Kept as you go; the last changed first.</p>
   <button class="press" onclick={() => void table.draft.blank().then(onopen)}>New look</button>
 </div>
+{#if compare.held.length}
+  <p class="mt-1 text-sm">
+    {compare.held.length === 1
+      ? "Hold up another to see both side by side."
+      : `${compare.held.length} side by side.`}
+    <button class="quiet" onclick={() => void compare.clear()}>Put them down</button>
+  </p>
+{/if}
+{#if compare.trouble}<p role="alert" class="text-sm text-madder">{compare.trouble}</p>{/if}
 {#if trouble}<p role="alert" class="text-sm text-madder">{trouble}</p>{/if}
 <ul class="mt-2">
   {#each table.draft.looks as look (look.id)}
@@ -39,6 +49,13 @@
         </span>
         <span class="block text-sm text-bark">{sentence(look) || "nothing on yet"}</span>
       </button>
+      <button
+        class="press min-h-7 px-1.5 py-0 text-sm"
+        aria-pressed={compare.has(look)}
+        aria-label="Hold up {look.name || 'unnamed look'} beside others"
+        data-hold={look.name}
+        onclick={() => void compare.toggle(look)}>Hold up</button
+      >
       <button
         class="quiet text-sm"
         aria-label="Remove {look.name || 'unnamed look'}"

@@ -5,6 +5,7 @@
   import Word from "../ui/Word.svelte";
   import type { LookTable } from "./table.svelte";
   import FigureField from "./FigureField.svelte";
+  import { kindsAt, titleOf } from "./places";
 
   interface Props {
     table: LookTable;
@@ -15,7 +16,6 @@
   const { table, slot, chosen, onchoose }: Props = $props();
   const words = $derived(table.words);
   const piece = $derived(table.draft.pieces[slot]);
-  const TITLES = { top: "Top", bottom: "Bottom", shoes: "Shoes" };
   const BOOTS = ["ankle_boots", "sock_boots", "tall_boots", "over_knee_boots"];
   const ON_TOP = ["under_bust", "waist", "high_hip", "hip", "seat", "upper_thigh", "mid_thigh"];
   const ON_LEG = ["below_knee", "mid_calf", "lower_calf", "ankle", "ankle_bone", "foot", "floor", "puddle"];
@@ -31,6 +31,14 @@
     "stretch",
     "ribbed",
   ];
+
+  /** What is worn so or not, by place. */
+  const FLAG = $derived<Record<string, string>>({
+    layer: "open",
+    shoes: "ankle_strap",
+    top: "rolled",
+    ...(piece?.is === "skirt" ? {} : { bottom: "cuffed" }),
+  });
 
   interface Row {
     key: keyof Piece;
@@ -55,6 +63,45 @@
         { key: "neck", label: "neck", choices: of("neck") },
         { key: "sleeve", label: "sleeve", choices: of("sleeve") },
         { key: "cut", label: "cut", choices: words.top_cuts },
+        colour,
+        pattern,
+      ];
+    if (slot === "layer")
+      return [
+        { key: "fit", label: "fit", choices: of("fit") },
+        { key: "hem", label: "ends at", choices: [...ON_TOP, "above_knee", "knee", ...ON_LEG] },
+        { key: "sleeve", label: "sleeve", choices: of("sleeve") },
+        { key: "cut", label: "cut", choices: words.top_cuts },
+        { key: "belted", label: "belted", choices: of("belted"), usual: "no" },
+        colour,
+        pattern,
+      ];
+    if (slot === "one_piece")
+      return [
+        { key: "cut", label: "cut", choices: piece?.is === "dress" ? words.skirt_cuts : words.leg_cuts },
+        { key: "fit", label: "fit", choices: of("fit") },
+        { key: "hem", label: "ends at", choices: ["mid_thigh", "above_knee", "knee", ...ON_LEG] },
+        { key: "neck", label: "neck", choices: of("neck") },
+        { key: "sleeve", label: "sleeve", choices: of("sleeve") },
+        { key: "belted", label: "belted", choices: of("belted"), usual: "no" },
+        colour,
+        pattern,
+      ];
+    if (slot === "bottom" && piece?.is === "skirt")
+      return [
+        { key: "cut", label: "cut", choices: words.skirt_cuts },
+        { key: "hem", label: "ends at", choices: ["mid_thigh", "above_knee", "knee", ...ON_LEG] },
+        { key: "fit", label: "fit", choices: of("fit") },
+        pattern,
+        colour,
+      ];
+    if (slot !== "bottom" && slot !== "shoes")
+      return [
+        ...(slot === "belt" ? [{ key: "belted" as const, label: "width", choices: of("belted") }] : []),
+        ...(slot === "necklace" ? [{ key: "drop" as const, label: "drop", choices: of("drop") }] : []),
+        ...(words.kinds.swim?.includes(slot)
+          ? [{ key: "neck" as const, label: "neck", choices: of("neck") }]
+          : []),
         colour,
         pattern,
       ];
@@ -86,7 +133,7 @@
   function change(key: string, word: unknown) {
     const more: Record<string, unknown> = { [key]: word };
     // A word said after a measurement was taken is meant: it takes the measurement's place.
-    if (key === "hem") more[slot === "bottom" ? "inseam_cm" : "length_cm"] = null;
+    if (key === "hem") more[slot === "bottom" && piece?.is !== "skirt" ? "inseam_cm" : "length_cm"] = null;
     if (key === "rise" && piece?.front_rise_cm) more.front_rise_cm = null;
     if (key === "heel") more.heel_cm = null;
     table.draft.change(slot, more, `${slot}, ${said(key)}`);
@@ -95,12 +142,14 @@
 
 <section class="border-t border-grain pt-1.5 pb-2" aria-labelledby="slot-{slot}" onfocusin={onchoose}>
   <div class="flex items-baseline gap-2">
-    <h2 id="slot-{slot}" class="heading w-16 shrink-0 {chosen ? 'text-leaf' : ''}">{TITLES[slot]}</h2>
+    <h2 id="slot-{slot}" class="heading w-20 shrink-0 truncate {chosen ? 'text-leaf' : ''}">
+      {titleOf(slot)}
+    </h2>
     <div class="grow">
       <Word
         label="kind"
         value={piece?.is}
-        choices={words.kinds[slot] ?? []}
+        choices={kindsAt(words, slot)}
         usual="none"
         onchange={(kind) =>
           kind === null
@@ -127,8 +176,8 @@
         choices={cloth}
         onchange={(word) => change("fabric", word ? [word] : null)}
       />
-      {#if slot !== "top"}
-        {@const key = slot === "bottom" ? "cuffed" : "ankle_strap"}
+      {#if FLAG[slot]}
+        {@const key = FLAG[slot] as keyof Piece}
         <label class="flex min-h-8 items-center gap-2">
           <input
             type="checkbox"

@@ -18,7 +18,9 @@
       .toSorted((a, b) => b.height - a.height),
   );
   const first = $derived(assessment.findings.find((finding) => finding.mend));
-  let heights = $state<number[]>([]);
+  /** Each reason's height by what it says: it keeps it when others come before it. */
+  let heights = $state<Record<string, number>>({});
+  const idOf = (finding: Finding) => finding.rule + finding.code;
   let opened = $state<Record<string, boolean>>({});
   const isOpen = (finding: Finding) =>
     opened[finding.rule + finding.code] ??
@@ -29,12 +31,14 @@
   const tops = $derived(
     apart(
       wanted,
-      shown.map((_, i) => heights[i] ?? 44),
+      shown.map((finding) => heights[idOf(finding)] ?? 44),
       scale.height,
       6,
     ),
   );
-  const full = $derived(Math.max(scale.height, ...tops.map((top, i) => top + (heights[i] ?? 44))));
+  const full = $derived(
+    Math.max(scale.height, ...shown.map((finding, i) => (tops[i] ?? 0) + (heights[idOf(finding)] ?? 44))),
+  );
 </script>
 
 <section aria-label="Reasons" class="relative h-full overflow-x-hidden overflow-y-auto" tabindex="-1">
@@ -48,7 +52,7 @@
       <li
         class="absolute right-0 left-[26px] pr-3"
         style:top="{tops[i] ?? 0}px"
-        bind:clientHeight={heights[i]}
+        bind:clientHeight={heights[idOf(finding)]}
         data-rule={finding.rule}
         data-stance={finding.stance}
       >

@@ -10,6 +10,9 @@
   import { History } from "$lib/client/history.svelte";
   import LookBar from "$lib/client/LookBar.svelte";
   import Looks from "$lib/client/Looks.svelte";
+  import Because from "$lib/client/Because.svelte";
+  import Rail from "$lib/client/Rail.svelte";
+  import SideBySide from "$lib/client/SideBySide.svelte";
   import Reasons from "$lib/client/Reasons.svelte";
   import Steps from "$lib/client/Steps.svelte";
   import { stepAt, stepOf, type Step } from "$lib/client/steps";
@@ -64,6 +67,7 @@
 
   const first = $derived<Step>(measuring.session ? "measure" : given.client.measures ? "dress" : "brief");
   const step = $derived(stepOf(page.url.hash) ?? first);
+  const compared = $derived(step === "looks" ? table.compare.told : null);
   const saving = $derived(
     step === "brief"
       ? held.saving
@@ -239,11 +243,19 @@
         {/if}
       {/snippet}
       {#snippet stage()}
-        <Stage {assessment} name={client.name} {chosen} onchoose={choose} />
+        {#if compared}<SideBySide compare={table.compare} name={client.name} />
+        {:else}<Stage {assessment} name={client.name} {chosen} onchoose={choose} />{/if}
       {/snippet}
-      {#snippet side()}<Reasons {assessment} onmend={mend} />{/snippet}
+      {#snippet side()}
+        {#if compared}<Because told={compared} held={table.compare.held} />
+        {:else}<Reasons {assessment} onmend={mend} />{/if}
+      {/snippet}
+      {#snippet rail()}{#if step === "dress"}<Rail {table} />{/if}{/snippet}
       {#snippet under()}
-        <Verdict {assessment} trouble={table.trouble} pieces={table.draft.list.length} />
+        {#if compared}<p class="text-sm">
+            One floor line, one scale. What differs from the first look is outlined.
+          </p>
+        {:else}<Verdict {assessment} trouble={table.trouble} pieces={table.draft.list.length} />{/if}
       {/snippet}
     </Workbench>
   {/if}

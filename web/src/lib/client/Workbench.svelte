@@ -8,8 +8,10 @@
     stage: Snippet;
     side: Snippet;
     under: Snippet;
+    /** What hangs below the floor line, where a step has such a thing. */
+    rail?: Snippet;
   }
-  const { panel, stage, side, under }: Props = $props();
+  const { panel, stage, side, under, rail }: Props = $props();
 </script>
 
 <main class="bench min-h-0 grow">
@@ -19,6 +21,7 @@
   <div class="stage min-h-0 min-w-0">{@render stage()}</div>
   <div class="side min-h-0 min-w-0">{@render side()}</div>
   <div class="under flex min-h-11 items-center border-t-2 border-walnut px-4 py-1.5">{@render under()}</div>
+  {#if rail}<div class="rail min-w-0 border-t border-grain">{@render rail()}</div>{/if}
 </main>
 
 <style>
@@ -27,7 +30,8 @@
     display: grid;
     grid-template:
       "panel stage side" minmax(0, 1fr)
-      "panel under under" auto / 19.5rem minmax(22rem, 1fr) 22rem;
+      "panel under under" auto
+      "panel rail rail" auto / 19.5rem minmax(22rem, 1fr) 22rem;
   }
   .panel {
     grid-area: panel;
@@ -42,6 +46,9 @@
   .under {
     grid-area: under;
   }
+  .rail {
+    grid-area: rail;
+  }
   @media (max-width: 1100px) {
     .bench {
       grid-template-columns: 17.5rem minmax(20rem, 1fr) 17rem;
@@ -52,6 +59,7 @@
       grid-template:
         "stage side" minmax(0, 1.45fr)
         "under under" auto
+        "rail rail" auto
         "panel panel" minmax(0, 1fr) / minmax(0, 1fr) 20rem;
     }
     .panel {

@@ -1,8 +1,8 @@
 /** The look on the figure: composed here, kept on the server as you go, never overwritten. */
 import { api, ask, type Look, type Piece, type Slot } from "../api/client";
 import type { History } from "./history.svelte";
+import { givesWay, ORDER } from "./places";
 
-export const SLOTS: Slot[] = ["top", "bottom", "shoes"];
 /** How long after the last change a look is kept, ms. */
 const PAUSE = 500;
 /** How long until a look is offered again to a server that did not answer, ms. */
@@ -48,8 +48,7 @@ export class Draft {
   ) {}
 
   get list(): Piece[] {
-    // From the body outwards, as the craft reads a look.
-    return (["bottom", "top", "shoes"] as Slot[]).flatMap((slot) => this.pieces[slot] ?? []);
+    return ORDER.flatMap((place) => this.pieces[place] ?? []);
   }
 
   /** Change one piece; null words are taken off, a null piece is taken away. */
@@ -57,7 +56,10 @@ export class Draft {
     const before = this.#snapshot();
     const next = { ...this.pieces };
     if (words === null) delete next[slot];
-    else next[slot] = plain({ ...next[slot], ...words } as Piece);
+    else {
+      next[slot] = plain({ ...next[slot], ...words } as Piece);
+      this.#makeRoom(next, slot);
+    }
     this.#become({ pieces: next, name: this.name });
     this.#remember(name, before);
   }
@@ -68,10 +70,18 @@ export class Draft {
     const next = { ...this.pieces };
     for (const piece of pieces) {
       const slot = this.slotOf(piece.is);
-      if (slot) next[slot] = plain(piece);
+      if (!slot) continue;
+      next[slot] = plain(piece);
+      this.#makeRoom(next, slot);
     }
     this.#become({ pieces: next, name: this.name });
     this.#remember(name, before);
+  }
+
+  /** What gives way to a piece is taken off with it. */
+  #makeRoom(pieces: Pieces, slot: Slot): void {
+    const piece = pieces[slot];
+    if (piece) for (const place of givesWay(slot, piece)) delete pieces[place];
   }
 
   rename(name: string): void {
@@ -183,7 +193,7 @@ export class Draft {
     const theirs = this.#bySlot(this.theirs?.pieces ?? []);
     if (this.theirs && this.theirs.name !== this.name)
       found.push(`name: “${this.name}” / “${this.theirs.name}”`);
-    for (const slot of SLOTS) {
+    for (const slot of ORDER) {
       const mine = (this.pieces[slot] ?? {}) as Record<string, unknown>;
       const other = (theirs[slot] ?? {}) as Record<string, unknown>;
       for (const key of new Set([...Object.keys(mine), ...Object.keys(other)])) {

@@ -1,7 +1,10 @@
 /** The look table: the look on the figure, and what the engine says of it on this body. */
-import { api, ask, type Assessment, type Schemas, type Slot } from "../api/client";
+import { api, ask, type Assessment, type Schemas } from "../api/client";
+import { Compare } from "./compare.svelte";
 import { Draft } from "./draft.svelte";
 import type { History } from "./history.svelte";
+import { placeOf } from "./places";
+import { Rail } from "./rail.svelte";
 
 export class LookTable {
   assessment = $state.raw<Assessment | null>(null);
@@ -9,6 +12,8 @@ export class LookTable {
   pending = $state(false);
   trouble = $state<string | null>(null);
   draft: Draft;
+  rail: Rail;
+  compare: Compare;
 
   #asked: AbortController | null = null;
 
@@ -17,9 +22,13 @@ export class LookTable {
     readonly words: Schemas["Vocabulary"],
     readonly history: History,
   ) {
-    const slotOf = (kind: string) =>
-      (Object.keys(words.kinds) as Slot[]).find((slot) => words.kinds[slot]?.includes(kind));
-    this.draft = new Draft(clientId, slotOf, this.history, () => void this.assess());
+    const slotOf = (kind: string) => placeOf(words, kind);
+    this.draft = new Draft(clientId, slotOf, this.history, () => {
+      void this.assess();
+      this.rail.look();
+    });
+    this.compare = new Compare(clientId);
+    this.rail = new Rail(clientId, () => this.draft.list);
   }
 
   async load(): Promise<void> {

@@ -8,8 +8,12 @@
     middle: number;
     chosen: Slot | null;
     onchoose: (slot: Slot) => void;
+    /** Places whose pieces are outlined: where looks held side by side differ. */
+    marked?: Slot[];
+    /** Tells figures on one screen apart. */
+    id?: string;
   }
-  const { shapes, middle, chosen, onchoose }: Props = $props();
+  const { shapes, middle, chosen, onchoose, marked = [], id = "" }: Props = $props();
   const scale = useScale();
 
   const path = (shape: Shape) =>
@@ -31,7 +35,7 @@
 <defs>
   {#each worn.filter((shape) => shape.pattern) as shape (shape.key)}
     {@const step = scale.perCm * 2.4}
-    <pattern id="cloth-{shape.key}" width={step} height={step} patternUnits="userSpaceOnUse">
+    <pattern id="cloth{id}-{shape.key}" width={step} height={step} patternUnits="userSpaceOnUse">
       <rect width={step} height={step} fill={shape.colour} />
       {#if shape.pattern === "vertical_stripe"}
         <rect width={step * 0.3} height={step} fill="#f4efe4" />
@@ -66,11 +70,11 @@
     <!-- A short cut for the pointer only: the keyboard reaches the same words in the Dress step. -->
     <polygon
       class="cloth"
-      class:chosen={chosen === shape.slot}
+      class:chosen={chosen === shape.slot || marked.includes(shape.slot)}
       data-slot={shape.slot}
       points={path(shape)}
       fill={shape.pattern
-        ? `url(#cloth-${shape.key})`
+        ? `url(#cloth${id}-${shape.key})`
         : shape.role === "sole"
           ? "#4a3c30"
           : (shape.colour ?? "#8a8b8d")}

@@ -9,17 +9,19 @@
   const scale = useScale();
   // With a client beside you only what is good is said.
   const shown = $derived(placed.checks.filter((check) => !studio.turned || check.stance === "fits"));
-  let heights = $state<number[]>([]);
+  let heights = $state<Record<string, number>>({});
   const wanted = $derived(shown.map((check) => scale.y(check.height)));
   const tops = $derived(
     apart(
       wanted,
-      shown.map((_, i) => heights[i] ?? 48),
+      shown.map((check) => heights[check.key] ?? 48),
       scale.height,
       6,
     ),
   );
-  const full = $derived(Math.max(scale.height, ...tops.map((top, i) => top + (heights[i] ?? 48))));
+  const full = $derived(
+    Math.max(scale.height, ...shown.map((check, i) => (tops[i] ?? 0) + (heights[check.key] ?? 48))),
+  );
 </script>
 
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
@@ -35,7 +37,7 @@
       <li
         class="absolute right-0 left-[26px] pr-3"
         style:top="{tops[i] ?? 0}px"
-        bind:clientHeight={heights[i]}
+        bind:clientHeight={heights[check.key]}
         data-check={check.key}
         data-stance={check.stance}
       >

@@ -1,0 +1,94 @@
+<script lang="ts">
+  /** The client's pieces below the floor: what goes with what is on, the best first. */
+  import { onMount } from "svelte";
+  import type { Piece } from "../api/client";
+  import Flat from "../rack/Flat.svelte";
+  import { studio } from "../studio.svelte";
+  import Mark from "../ui/Mark.svelte";
+  import { titleOf } from "./places";
+  import type { LookTable } from "./table.svelte";
+
+  const { table }: { table: LookTable } = $props();
+  const rail = $derived(table.rail);
+  const SAID = { works: "works", watch: "nearly works", against: "does not work" };
+  onMount(() => void table.rail.load());
+
+  const putOn = (piece: { title: string; piece: Record<string, unknown> }) =>
+    table.draft.wear([piece.piece as Piece], `the ${piece.title}`);
+</script>
+
+{#if rail.trouble}
+  <p role="alert" class="px-4 py-2 text-sm">
+    {rail.trouble} <button class="quiet" onclick={() => void rail.load()}>Try again</button>
+  </p>
+{:else if rail.pieces?.length === 0}
+  <p class="px-4 py-2 text-sm text-bark">
+    The rack is empty: looks can be said in words above, or <a class="quiet" href="#rack">hang pieces first</a
+    >.
+  </p>
+{:else if rail.pieces}
+  <div class="flex min-h-0 items-stretch">
+    <div class="flex w-36 shrink-0 flex-col gap-0.5 py-1 pl-4 text-sm">
+      <label class="text-bark"
+        >From the rack
+        <select class="field text-walnut" bind:value={rail.slot}>
+          <option value="">all places</option>
+          {#each rail.slots as slot (slot)}<option value={slot}>{titleOf(slot)}</option>{/each}
+        </select>
+      </label>
+      <input
+        type="search"
+        class="field"
+        aria-label="Find on the rack"
+        placeholder="find"
+        bind:value={rail.sought}
+      />
+    </div>
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+    <!-- It scrolls and may be empty: the keyboard reaches it all the same. -->
+    <ul
+      class="relative flex min-w-0 grow overflow-x-auto overflow-y-hidden pl-2"
+      aria-label="Rail"
+      tabindex="0"
+    >
+      {#each rail.shown as piece (piece.id)}
+        {@const goes = rail.goes.get(piece.id)}
+        <li class="shrink-0">
+          <button
+            class="rail-piece"
+            data-rail={piece.title}
+            data-verdict={goes?.verdict}
+            title={goes?.why ? `${piece.title}: ${goes.why}` : piece.title}
+            onclick={() => putOn(piece)}
+          >
+            <Flat shapes={piece.flat} id="rail-{piece.id}" tall={58} scale={0.48} />
+            <span class="flex items-baseline justify-center gap-1">
+              {#if goes && !studio.turned}
+                <span class="translate-y-0.5"><Mark of={goes.verdict} size={11} /></span>
+                <span class="sr-only">{SAID[goes.verdict]}:</span>
+              {/if}
+              <span class="truncate">{piece.title}</span>
+            </span>
+          </button>
+        </li>
+      {:else}
+        <li class="py-3 text-sm text-bark">Nothing of the rack is like that, or all of it is on.</li>
+      {/each}
+    </ul>
+  </div>
+{/if}
+
+<style>
+  .rail-piece {
+    display: block;
+    width: 7.2rem;
+    padding: 2px 4px;
+    border-top: 3px solid var(--color-bark);
+    font-size: 0.8125rem;
+    line-height: 1.2;
+    text-align: center;
+  }
+  .rail-piece:hover {
+    background: var(--color-sheet);
+  }
+</style>
