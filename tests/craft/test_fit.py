@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from craft.advise.shopping import Number, shopping_numbers
+from craft.advise.shopping import _SERVES, Number, shopping_numbers
 from craft.body import Body, Measures
 from craft.cloth import Piece
 from craft.cloth.description import NothingRead, read_description
@@ -14,6 +16,7 @@ from craft.cloth.stretch import gives_to, stretch
 from craft.cloth.words import KINDS, SLOT_OF
 from craft.fit import land
 from craft.fit.zones import WORDS, ease_word
+from craft.judge import Aims
 from craft.schools import Schools
 from craft.wear.bottom import CUFF_CM
 from craft.wear.shoes import barefoot_on
@@ -297,3 +300,14 @@ def test_a_description_without_figures_says_how_to_write_one_and_elastane_stretc
         and told.piece.word("cut") == "skinny"
         and stretch(told.piece) == pytest.approx(0.16)
     )
+
+
+def test_numbers_say_what_they_do_for_the_clients_aims_and_nothing_else_changes() -> None:
+    plain = shopping_numbers(BODY)
+    aimed = shopping_numbers(BODY, aims=Aims.of({"wants": ["lengthen_legs"], "soften": ["calves", "middle"]}))
+    assert [replace(one, serves="") for one in aimed] == list(plain) and not any(one.serves for one in plain)
+    said = {one.name: one.serves for one in aimed if one.serves}
+    assert said["front rise, high"] == "lengthens the leg and holds the middle"
+    assert said["leg opening, straight"] == "keeps off the calf" and "chest, fitted" not in said
+    names = {one.name for one in plain}
+    assert {name for _, _, listed, _ in _SERVES for name in listed} <= names

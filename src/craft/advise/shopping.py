@@ -8,11 +8,12 @@ from __future__ import annotations
 
 import math
 from collections.abc import Iterable, Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from craft.body import Body
 from craft.cloth.words import said
 from craft.fit.check import ON_WIDE, SLEEVE_PLAY
+from craft.judge import Aims
 from craft.schools import Schools
 from craft.units import Sentence
 from craft.wear.bottom import RISE_AT, inseam_for
@@ -59,10 +60,40 @@ class Number:
     rests_on: tuple[str, ...]
     spread: float
     settled: bool
+    #: What it does for the client's aims, in a few words; empty where it is for everybody.
+    serves: str = ""
 
 
-def shopping_numbers(body: Body, schools: Schools | None = None, *, heels: bool = True) -> tuple[Number, ...]:
-    """Every number of a client, in the order of a shopping list; without heels for who does not wear them.
+#: What serves an aim: of which kind the aim is and what it is, the numbers, and what they do (brief, sections 4 to 9).
+_SERVES: tuple[tuple[str, str, tuple[str, ...], str], ...] = (
+    ("wants", "lengthen_legs", ("front rise, high", "inseam, wide to the foot", "length, short", "length, above the knee"), "lengthens the leg"),
+    ("wants", "lengthen_torso", ("front rise, low", "front rise, mid", "length, over a close leg"), "lengthens the torso"),
+    ("wants", "define_waist", ("front rise, high", "waistband at the navel", "length, short"), "marks the waist"),
+    ("wants", "slim", ("leg opening, straight", "neckline depth, V or scoop", "length, coat"), "draws a long line"),
+    ("wants", "comfort", ("chest, relaxed", "thigh, straight"), "leaves room to move"),
+    ("soften", "hips", ("length, over a close leg", "length, blazer"), "passes the hip"),
+    ("soften", "seat", ("length, over a close leg", "length, blazer"), "covers the seat"),
+    ("soften", "middle", ("chest, skimming", "length, worn out"), "skims the middle"),
+    ("soften", "bust", ("neckline depth, V or scoop", "chest, skimming"), "opens the front"),
+    ("soften", "calves", ("leg opening, straight", "length, long", "length, below the knee"), "keeps off the calf"),
+    ("soften", "upper_arms", ("sleeve, long",), "covers the upper arm"),
+)  # fmt: skip
+
+
+def _for_aims(number: Number, aims: Aims, schools: Schools) -> Number:
+    """The number with what it does for this client's aims."""
+    said = [does for kind, aim, names, does in _SERVES if aim in getattr(aims, kind) and number.name in names]
+    high = number.name in ("front rise, high", "front rise, very high")
+    if "middle" in aims.soften and high and schools.position("full_middle_rise") == "hold_high":
+        said.append("holds the middle")
+    return replace(number, serves=" and ".join(dict.fromkeys(said))) if said else number
+
+
+def shopping_numbers(
+    body: Body, schools: Schools | None = None, *, heels: bool = True, aims: Aims | None = None
+) -> tuple[Number, ...]:
+    """Every number of a client, in the order of a shopping list; without heels for who does not wear them, and
+    with what each does for their aims.
 
     >>> from craft.body import Measures
     >>> body = Body.of(Measures.of({"stature": 165, "crotch_height": 76, "narrow_ankle_height": 10.5}))
@@ -72,7 +103,8 @@ def shopping_numbers(body: Body, schools: Schools | None = None, *, heels: bool 
     schools = schools or Schools()
     shoes = SHOES if heels else SHOES[:1]
     parts = (_rises(body, schools), _inseams(body, shoes), _legs(body), _skirts(body), _tops(body), _rest(body))
-    return tuple(number for part in parts for number in part)
+    aims = aims or Aims()
+    return tuple(_for_aims(number, aims, schools) for part in parts for number in part)
 
 
 def _number(

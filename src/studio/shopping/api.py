@@ -60,6 +60,7 @@ class NumberOut(BaseModel):
     rests_on: list[str]
     spread: float
     settled: bool
+    serves: str
 
 
 class NumbersOut(BaseModel):
@@ -266,6 +267,7 @@ def _number(number: Number, unit: Unit) -> NumberOut:
         rests_on=[label(name) for name in number.rests_on],
         spread=round(number.spread, 1),
         settled=number.settled,
+        serves=number.serves,
     )
 
 

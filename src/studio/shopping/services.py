@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from typing import Any
 
 from craft.advise.shopping import Number, shopping_numbers
@@ -10,6 +10,7 @@ from craft.body import Body
 from craft.cloth import Piece
 from craft.cloth.description import Description, read_description
 from craft.fit import Landed, land
+from craft.judge import Aims
 from craft.schools import Schools
 from craft.units import Unit
 from craft.wear.shoes import BOOTS, barefoot_on
@@ -29,6 +30,7 @@ class Shopper:
     heels: bool
     seated: bool
     unit: Unit
+    aims: Aims = field(default_factory=Aims)
 
 
 def shopper_of(member: Member, client_id: Any) -> Shopper:
@@ -42,12 +44,13 @@ def shopper_of(member: Member, client_id: Any) -> Shopper:
         heels="heels" not in client.aims.get("wont", ()) and INJURY not in client.brief.get("limits", ()),
         seated=bool(client.brief.get("seated")),
         unit=client.studio.unit,
+        aims=Aims.of(client.aims),
     )
 
 
 def numbers_for(shopper: Shopper) -> tuple[Number, ...]:
     """Everything to shop with."""
-    return shopping_numbers(shopper.body, shopper.schools, heels=shopper.heels)
+    return shopping_numbers(shopper.body, shopper.schools, heels=shopper.heels, aims=shopper.aims)
 
 
 def read_and_land(shopper: Shopper, text: str, heel: float) -> tuple[Description, Landed]:

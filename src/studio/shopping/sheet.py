@@ -87,6 +87,7 @@ def _row(number: Number, unit: Unit) -> dict[str, Any]:
         "range": _range(*number.good, unit),
         "poor": poor,
         "settled": number.settled,
+        "serves": number.serves,
     }
 
 

@@ -4010,6 +4010,8 @@ export interface components {
             spread: number;
             /** Settled */
             settled: boolean;
+            /** Serves */
+            serves: string;
         };
         /**
          * NumbersOut

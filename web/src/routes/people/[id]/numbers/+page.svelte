@@ -39,7 +39,7 @@
                 <th scope="row" class="py-0.5 pr-2 text-left font-normal">
                   <span class="inline-block first-letter:uppercase">{number.name}</span>{#if number.worn}<span
                       class="text-bark">, {number.worn}</span
-                    >{/if}
+                    >{/if}{#if number.serves}<span class="block text-xs text-leaf">{number.serves}</span>{/if}
                 </th>
                 <td class="py-0.5 text-right whitespace-nowrap">
                   <span class={number.settled ? "font-semibold" : ""}
