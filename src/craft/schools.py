@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 
 #: Brief, section 15. The first position of each is the default.
@@ -19,7 +19,10 @@ POSITIONS: dict[str, tuple[str, ...]] = {
     "rules_weight": ("guide", "strict"),
 }
 #: The schools that a rule of the engine asks about so far.
-ASKED = ("rise_naming", "full_middle_rise", "wide_leg_shoe", "volume_rule", "straight_into_tall_boot")
+ASKED = (
+    *("rise_naming", "full_middle_rise", "wide_leg_shoe", "volume_rule", "hip_strategy", "attention"),
+    *("loose_knit_on_slip", "straight_into_tall_boot", "belt_width", "rules_weight"),
+)
 
 
 class UnknownSchool(ValueError):
@@ -28,20 +31,21 @@ class UnknownSchool(ValueError):
 
 @dataclass(frozen=True, slots=True)
 class Schools:
-    """The positions taken; the default where none was.
+    """The positions taken, the default where none was; and the rules that the house has muted, by key.
 
     >>> Schools.of({"wide_leg_shoe": "echo"}).position("wide_leg_shoe")
     'echo'
     """
 
     taken: tuple[tuple[str, str], ...] = ()
+    muted: frozenset[str] = frozenset()
 
     @classmethod
-    def of(cls, taken: Mapping[str, str]) -> Schools:
+    def of(cls, taken: Mapping[str, str], muted: Iterable[str] = ()) -> Schools:
         for school, position in taken.items():
             if position not in POSITIONS.get(school, ()):
                 raise UnknownSchool(f"“{school}: {position}” is not a known school.")
-        return cls(tuple(sorted(taken.items())))
+        return cls(tuple(sorted(taken.items())), frozenset(muted))
 
     def position(self, school: str) -> str:
         return dict(self.taken).get(school, POSITIONS[school][0])

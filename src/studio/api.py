@@ -41,6 +41,8 @@ from studio.rack.api import router as rack
 from studio.rack.models import RackPiece
 from studio.rack.services import landed_piece
 from studio.records.api import router as records
+from studio.rules.api import router as rules
+from studio.rules.services import UnknownRule
 from studio.shopping.api import router as shopping
 
 #: No page of documentation: it would load scripts from elsewhere. The document itself is public.
@@ -53,6 +55,7 @@ api.add_router("", fittings, tags=["fittings"])
 api.add_router("", errands, tags=["fittings"])
 api.add_router("", pictures, tags=["pictures"])
 api.add_router("", charts, tags=["charts"])
+api.add_router("", rules, tags=["rules"])
 api.add_router("", shopping, tags=["shopping"])
 api.add_router("", records, tags=["records"])
 
@@ -130,7 +133,7 @@ def _wrong_word(request: HttpRequest, error: Exception) -> HttpResponse:
 
 _IN_WORDS = (
     *(UnknownWord, UnknownMeasure, UnknownSchool, NotALength, NotUnderstood),
-    *(NotAllowed, NotATable, NotAClientFile, NothingRead, NotTried, NotAPicture, TooMany),
+    *(NotAllowed, NotATable, NotAClientFile, NothingRead, NotTried, NotAPicture, TooMany, UnknownRule),
 )
 for problem in _IN_WORDS:
     api.add_exception_handler(problem, _wrong_word)

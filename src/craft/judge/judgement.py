@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Callable, Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Literal
 
 from craft.judge import (
@@ -28,6 +28,7 @@ from craft.judge import (
 from craft.judge.aims import Aims
 from craft.judge.finding import Finding
 from craft.look import Outfit
+from craft.schools import Schools
 
 Verdict = Literal["works", "watch", "against"]
 Check = Callable[[Outfit, Aims], Iterator[Finding]]
@@ -39,6 +40,16 @@ class Rule:
 
     subject: str
     check: Check
+
+    @property
+    def key(self) -> str:
+        """What the rule is known by: its subject and its own name."""
+        return f"{self.subject}.{self.check.__name__}"
+
+    @property
+    def says(self) -> str:
+        """The rule in one sentence."""
+        return (self.check.__doc__ or "").strip().split("\n")[0]
 
 
 RULES: tuple[Rule, ...] = (
@@ -134,12 +145,33 @@ def judge(outfit: Outfit, aims: Aims | None = None) -> Judgement:
     'against'
     """
     aims = aims or Aims()
-    found = [finding for rule in RULES for finding in rule.check(outfit, aims)]
+    schools = outfit.schools
+    found = [
+        _weighed(finding, schools)
+        for rule in RULES
+        if not schools.muted or rule.key not in schools.muted
+        for finding in rule.check(outfit, aims)
+    ]
     found.sort(key=lambda finding: (-finding.weight, finding.rule))
     good = sum(finding.weight for finding in found if finding.stance == "for")
     bad = sum(finding.weight for finding in found if finding.stance == "against")
     score = 1 / (1 + math.exp(-1.6 * (good - 1.25 * bad)))
     return Judgement(tuple(found), score, _verdict(found, score))
+
+
+#: What speaks of softening, for the school that dresses the concern first; and by how much more it counts (W).
+_SOFTENS = ("dark_recedes", "light_advances", "covers_zone", "skims", "clings", "draws_to_zone", "fade_draws_eye")
+MORE = 1.25
+
+
+def _weighed(finding: Finding, schools: Schools) -> Finding:
+    """A finding as the house weighs it: schools change weights, never facts."""
+    more = 1.0
+    if schools.position("attention") == "soften" and finding.code in _SOFTENS:
+        more *= MORE
+    if schools.position("rules_weight") == "strict" and finding.stance == "against":
+        more *= MORE
+    return finding if more == 1.0 else replace(finding, weight=min(1.0, finding.weight * more))
 
 
 def _verdict(found: list[Finding], score: float) -> Verdict:

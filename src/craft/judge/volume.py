@@ -130,11 +130,20 @@ def waist(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
             "Waist marked",
             text,
         )
+    elif marked <= LOST and _hangs_well(outfit):
+        return
     elif marked <= LOST and top.volume >= 1.8 and bottom.volume >= 1.8:
         text = Sentence.of("The top hangs past the waist over an eased leg, and nothing says where the waist is.")
         yield Finding(
             "volume.waist", "waist_lost", "against", 0.3 + wanted, "waist", height, figure, "Waist lost", text
         )
+
+
+def _hangs_well(outfit: Outfit) -> bool:
+    """One school lets a loose knit hang over a bias-cut slip (brief, section 15)."""
+    if outfit.schools.position("loose_knit_on_slip") != "hang" or outfit.top is None or outfit.bottom is None:
+        return False
+    return outfit.bottom.cut == "slip" and outfit.top.piece.kind in ("knit", "sweatshirt")
 
 
 def tuck_bulk(outfit: Outfit, aims: Aims) -> Iterator[Finding]:

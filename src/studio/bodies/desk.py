@@ -13,7 +13,6 @@ from craft.body.measures import MEASURES
 from craft.cloth import Piece
 from craft.draw.tape import TapeLine, tape_on
 from craft.measuring.ageing import due_on
-from craft.schools import Schools
 from studio.bodies.known import Known, known_of, measures_from, open_session
 from studio.bodies.models import MeasuringSession, Reading
 from studio.bodies.shapes import DeskOut, LastOut, MeasureOut, TapeOut, outline, quantity_out, reading_out, session_out
@@ -75,4 +74,4 @@ def next_for(member: Member, client_id: Any) -> tuple[Worth, ...]:
     pieces = [Piece.of(piece) for look in held for piece in look]
     bottoms = [piece for piece in dict.fromkeys(pieces) if piece.slot == "bottom"][:12]
     measures = measures_from(known_of(client, open_session(client)))
-    return next_measures(measures, bottoms, Schools.of(client.studio.schools))
+    return next_measures(measures, bottoms, client.studio.ways)

@@ -15,7 +15,6 @@ from craft.cloth import Piece
 from craft.judge import Aims, Judgement, Sentence, judge
 from craft.look import Look as CraftLook
 from craft.look import Outfit, compose
-from craft.schools import Schools
 from craft.units import Unit
 from studio.bodies.known import measures_of
 from studio.concurrency import write
@@ -34,7 +33,7 @@ def assess_for(member: Member, client_id: Any, pieces: Pieces) -> tuple[Assessme
     client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
     look = CraftLook.of(pieces)
     body = Body.of(measures_of(client))
-    assessment = assess(body, look, Schools.of(client.studio.schools), Aims.of(client.aims))
+    assessment = assess(body, look, client.studio.ways, Aims.of(client.aims))
     return assessment, client.studio.unit
 
 
@@ -43,7 +42,7 @@ def rail_for(member: Member, client_id: Any, pieces: Pieces) -> tuple[Goes, ...]
     client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
     rows = RackPiece.objects.of(member).kept().filter(client=client)
     rack = [(str(row.id), Piece.of(row.piece)) for row in rows if row.facts.get("state", "in_use") != "to_let_go"]
-    body, schools = Body.of(measures_of(client)), Schools.of(client.studio.schools)
+    body, schools = Body.of(measures_of(client)), client.studio.ways
     return rank(body, CraftLook.of(pieces), rack, schools, Aims.of(client.aims))
 
 
@@ -60,7 +59,7 @@ class Compared:
 def compared(member: Member, client_id: Any, looks: list[Pieces]) -> Compared:
     """Judge several looks of a client; which is best, and why it is better than the next. Raises UnknownWord."""
     client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
-    body, schools, aims = Body.of(measures_of(client)), Schools.of(client.studio.schools), Aims.of(client.aims)
+    body, schools, aims = Body.of(measures_of(client)), client.studio.ways, Aims.of(client.aims)
     outfits = [compose(body, CraftLook.of(pieces), schools) for pieces in looks]
     judged = [judge(outfit, aims) for outfit in outfits]
     ranked = sorted(range(len(judged)), key=lambda at: -judged[at].score)

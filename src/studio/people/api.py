@@ -26,6 +26,7 @@ from craft.measuring.cards import in_order
 from craft.schools import ASKED, POSITIONS, Schools
 from studio.people import services
 from studio.people.models import NAME_LENGTH, Client, Member
+from studio.rules.services import checked as checked_rules
 from studio.schemas import Name, Note, Refusal, Unit, answer
 
 router = Router()
@@ -41,6 +42,7 @@ class StudioOut(Schema):
     unit: Unit
     schools: dict[str, str]
     own_list: list[str]
+    muted: list[str]
     version: int
 
 
@@ -55,6 +57,8 @@ class StudioChange(Schema):
     unit: Unit | None = None
     schools: dict[str, str] | None = None
     own_list: list[str] | None = Field(default=None, max_length=len(MEASURES))
+    #: Rules of the engine that the house does not follow, by key.
+    muted: list[str] | None = Field(default=None, max_length=200)
 
 
 class School(Schema):
@@ -189,10 +193,12 @@ def schools(request: HttpRequest) -> Any:
 
 @router.patch("/studio", response={200: StudioOut})
 def change_studio(request: HttpRequest, change: StudioChange) -> Any:
-    """Change the studio's units or schools."""
+    """Change the studio's units, schools, own list of measures, or the rules it follows."""
     changes = change.model_dump(exclude={"version"}, exclude_none=True)
     if "schools" in changes:
         Schools.of(changes["schools"])
+    if "muted" in changes:
+        changes["muted"] = checked_rules(changes["muted"])
     if "own_list" in changes:
         changes["own_list"] = list(in_order(tuple(changes["own_list"])))
     return services.change_studio(request.user, change.version, **changes)

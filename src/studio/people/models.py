@@ -8,6 +8,7 @@ from typing import Any, ClassVar
 from django.contrib.auth.base_user import AbstractBaseUser, BaseUserManager
 from django.db import models
 
+from craft.schools import Schools
 from studio.scoping import StudioRow
 
 NAME_LENGTH = 120
@@ -19,9 +20,16 @@ class Studio(models.Model):
     name = models.CharField(max_length=NAME_LENGTH)
     unit = models.CharField(max_length=2, default="cm", choices=[("cm", "cm"), ("in", "in")])
     schools = models.JSONField(default=dict, blank=True)
+    #: Rules of the engine that this house does not follow, by key.
+    muted = models.JSONField(default=list, blank=True)
     #: The studio's own list of measures to take, beside the protocols that come with the house.
     own_list = models.JSONField(default=list, blank=True)
     version = models.PositiveIntegerField(default=1)
+
+    @property
+    def ways(self) -> Schools:
+        """How this house judges: the schools it follows, and the rules it has muted."""
+        return Schools.of(self.schools, self.muted)
 
     def __str__(self) -> str:
         return self.name

@@ -19,6 +19,7 @@ class Studio {
     unit?: Unit;
     schools?: Record<string, string>;
     own_list?: string[];
+    muted?: string[];
   }): Promise<Refusal | null> {
     if (!this.me) return null;
     const told = await ask(api.PATCH("/api/studio", { body: { version: this.me.studio.version, ...what } }));

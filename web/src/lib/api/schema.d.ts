@@ -67,7 +67,7 @@ export interface paths {
         head?: never;
         /**
          * Change Studio
-         * @description Change the studio's units or schools.
+         * @description Change the studio's units, schools, own list of measures, or the rules it follows.
          */
         patch: operations["studio_people_api_change_studio"];
         trace?: never;
@@ -1372,6 +1372,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Rules
+         * @description Every rule of the engine.
+         */
+        get: operations["studio_rules_api_rules"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/{key}/looks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Spoken Of
+         * @description The kept looks that a rule speaks of.
+         */
+        get: operations["studio_rules_api_spoken_of"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/effect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Effect
+         * @description What another way of judging would change; nothing is written.
+         */
+        post: operations["studio_rules_api_effect"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client_id}/shopping/shelf": {
         parameters: {
             query?: never;
@@ -1623,6 +1683,8 @@ export interface components {
             };
             /** Own List */
             own_list: string[];
+            /** Muted */
+            muted: string[];
             /** Version */
             version: number;
         };
@@ -1662,6 +1724,8 @@ export interface components {
             } | null;
             /** Own List */
             own_list?: string[] | null;
+            /** Muted */
+            muted?: string[] | null;
         };
         /**
          * ClientList
@@ -3957,6 +4021,115 @@ export interface components {
             offers: components["schemas"]["OnOffer"][];
             /** Unread */
             unread: number;
+        };
+        /**
+         * RuleOut
+         * @description One rule: what it says, of what, whether this house follows it, and how many kept looks it speaks of.
+         */
+        RuleOut: {
+            /** Key */
+            key: string;
+            /** Subject */
+            subject: string;
+            /** Says */
+            says: string;
+            /** Muted */
+            muted: boolean;
+            /** Touches */
+            touches: number;
+        };
+        /** RulesOut */
+        RulesOut: {
+            /** Rules */
+            rules: components["schemas"]["RuleOut"][];
+        };
+        /** ExampleOut */
+        ExampleOut: {
+            /**
+             * Look Id
+             * Format: uuid
+             */
+            look_id: string;
+            /**
+             * Client Id
+             * Format: uuid
+             */
+            client_id: string;
+            /** Client */
+            client: string;
+            /** Name */
+            name: string;
+            /**
+             * Stance
+             * @enum {string}
+             */
+            stance: "for" | "against" | "caution";
+            /** Title */
+            title: string;
+            /** Text */
+            text: string;
+            /** Figure */
+            figure: string;
+        };
+        /** ExamplesOut */
+        ExamplesOut: {
+            /** Looks */
+            looks: components["schemas"]["ExampleOut"][];
+        };
+        /**
+         * EffectOut
+         * @description What would be said otherwise: looks of those judged, and pieces by client of those landed.
+         */
+        EffectOut: {
+            /** Looks */
+            looks: components["schemas"]["OtherwiseOut"][];
+            /** Judged */
+            judged: number;
+            /** Pieces */
+            pieces: {
+                [key: string]: number;
+            };
+            /** Landed */
+            landed: number;
+        };
+        /** OtherwiseOut */
+        OtherwiseOut: {
+            /**
+             * Look Id
+             * Format: uuid
+             */
+            look_id: string;
+            /**
+             * Client Id
+             * Format: uuid
+             */
+            client_id: string;
+            /** Client */
+            client: string;
+            /** Name */
+            name: string;
+            /**
+             * Now
+             * @enum {string}
+             */
+            now: "works" | "watch" | "against";
+            /**
+             * Then
+             * @enum {string}
+             */
+            then: "works" | "watch" | "against";
+        };
+        /**
+         * Ways
+         * @description Another way of judging: schools taken, rules muted.
+         */
+        Ways: {
+            /** Schools */
+            schools: {
+                [key: string]: string;
+            };
+            /** Muted */
+            muted: string[];
         };
         /** Landmark */
         Landmark: {
@@ -6611,6 +6784,90 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShelfOut"];
+                };
+            };
+        };
+    };
+    studio_rules_api_rules: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RulesOut"];
+                };
+            };
+        };
+    };
+    studio_rules_api_spoken_of: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExamplesOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_rules_api_effect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Ways"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EffectOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
                 };
             };
         };

@@ -10,6 +10,7 @@
     ["/people", "People"],
     ["/due", "Due"],
     ["/charts", "Size charts"],
+    ["/rules", "House rules"],
   ] as const;
   const { children }: { children?: Snippet } = $props();
 

@@ -1,0 +1,142 @@
+"""The verbs of the house rules: see what each says and touches, and what another way of judging would change."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from typing import Any
+
+from craft.body import Body
+from craft.cloth import Piece, UnknownWord
+from craft.fit import land
+from craft.judge import RULES, Aims, judge
+from craft.judge.finding import Finding
+from craft.look import Look as CraftLook
+from craft.look import Outfit, compose
+from craft.schools import Schools
+from craft.wear.shoes import barefoot_on
+from studio.bodies.known import measures_of
+from studio.looks.models import Look
+from studio.people.models import Client, Member
+from studio.rack.models import RackPiece
+
+#: So many of the looks changed last are judged to say what a rule touches.
+MOST_LOOKS = 400
+#: The heel that racks are looked at with, cm.
+HEEL = 2.0
+
+
+class UnknownRule(ValueError):
+    """A key that is no rule of the engine."""
+
+    field = "muted"
+
+
+def checked(muted: list[str]) -> list[str]:
+    """Keys of rules, in order and once each. Raises UnknownRule."""
+    known = {rule.key for rule in RULES}
+    for key in muted:
+        if key not in known:
+            raise UnknownRule(f"“{key[:60]}” is not a rule here.")
+    return sorted(set(muted))
+
+
+@dataclass(frozen=True)
+class Held:
+    """A kept look as the house judges it today."""
+
+    look: Look
+    outfit: Outfit
+    aims: Aims
+
+
+def kept_looks(member: Member) -> Iterator[Held]:
+    """The studio's looks, the last changed first, each on its client's body."""
+    rows = Look.objects.of(member).kept().filter(client__removed_at=None).select_related("client__studio")
+    bodies: dict[Any, Body] = {}
+    for look in rows.order_by("-changed_at")[:MOST_LOOKS]:
+        if look.client_id not in bodies:
+            bodies[look.client_id] = Body.of(measures_of(look.client))
+        try:
+            worn = CraftLook.of(look.pieces)
+        except UnknownWord:
+            continue
+        outfit = compose(bodies[look.client_id], worn, look.client.studio.ways)
+        yield Held(look, outfit, Aims.of(look.client.aims))
+
+
+def touched(member: Member) -> dict[str, list[Look]]:
+    """The kept looks that each rule speaks of, muted or not."""
+    found: dict[str, list[Look]] = {rule.key: [] for rule in RULES}
+    for held in kept_looks(member):
+        for rule in RULES:
+            if next(iter(rule.check(held.outfit, held.aims)), None) is not None:
+                found[rule.key].append(held.look)
+    return found
+
+
+@dataclass(frozen=True)
+class Otherwise:
+    """A kept look that would be judged otherwise: how it is judged now and then."""
+
+    look: Look
+    now: str
+    then: str
+
+
+@dataclass(frozen=True)
+class Effect:
+    """What other ways of judging would change: looks with another verdict, and pieces said otherwise by client."""
+
+    looks: tuple[Otherwise, ...]
+    judged: int
+    pieces: dict[str, int]
+    landed: int
+
+
+def effect_of(member: Member, schools: dict[str, str], muted: list[str]) -> Effect:
+    """What would be said otherwise under these schools without these rules. Raises UnknownSchool or UnknownRule."""
+    ways = Schools.of(schools, checked(muted))
+    looks, judged = [], 0
+    for held in kept_looks(member):
+        judged += 1
+        now = judge(held.outfit, held.aims).verdict
+        then = judge(compose(held.outfit.body, held.outfit.look, ways), held.aims).verdict
+        if now != then:
+            looks.append(Otherwise(held.look, now, then))
+    pieces, landed = _pieces(member, ways)
+    return Effect(tuple(looks), judged, pieces, landed)
+
+
+def _pieces(member: Member, ways: Schools) -> tuple[dict[str, int], int]:
+    """Pieces of every rack whose checks would be worded otherwise, by client, and how many were looked at."""
+    found: dict[str, int] = {}
+    landed = 0
+    shoes = barefoot_on(HEEL)
+    clients = Client.objects.of(member).kept().filter(rack__removed_at=None, rack__isnull=False).distinct()
+    for client in clients.select_related("studio"):
+        body = Body.of(measures_of(client))
+        for described in RackPiece.objects.filter(client=client, removed_at=None).values_list("piece", flat=True):
+            piece = Piece.of(described)
+            landed += 1
+            now, then = (
+                tuple(
+                    (check.key, check.stance, check.title, check.text) for check in land(body, piece, shoes, way).checks
+                )
+                for way in (client.studio.ways, ways)
+            )
+            if now != then:
+                found[client.name] = found.get(client.name, 0) + 1
+    return found, landed
+
+
+def examples(member: Member, key: str) -> list[tuple[Look, Finding]]:
+    """The kept looks that one rule speaks of, with what it says of each. Raises UnknownRule."""
+    checked([key])
+    rule = next(rule for rule in RULES if rule.key == key)
+    found = []
+    for held in kept_looks(member):
+        finding = next(iter(rule.check(held.outfit, held.aims)), None)
+        if finding is not None:
+            found.append((held.look, finding))
+    return found
