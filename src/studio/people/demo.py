@@ -84,6 +84,31 @@ PEOPLE = (
                     {"is": "ankle_boots", "bulk": "chunky", "toe": "round", "colour": "brown"},
                 ],
             ),
+            (
+                "Reception",
+                [
+                    {
+                        "is": "dress",
+                        "cut": "wrap",
+                        "neck": "v",
+                        "sleeve": "elbow",
+                        "hem": "below_knee",
+                        "colour": "burgundy",
+                    },
+                    {"is": "coat", "hem": "below_knee", "open": True, "colour": "black"},
+                    {"is": "pumps", "heel": "kitten", "toe": "pointed", "colour": "black"},
+                ],
+            ),
+            (
+                "Day in town",
+                [
+                    {"is": "skirt", "cut": "slip", "fabric": ["satin"], "hem": "lower_calf", "colour": "olive"},
+                    {"is": "knit", "fit": "relaxed", "tuck": "front", "colour": "cream"},
+                    {"is": "blazer", "fit": "skimming", "hem": "high_hip", "open": True, "colour": "navy"},
+                    {"is": "tall_boots", "bulk": "medium", "colour": "brown"},
+                    {"is": "belt", "belted": "thin", "colour": "brown"},
+                ],
+            ),
         ),
         brief={
             "changed": "Back to full rehearsals since spring; a little fuller at the middle than last year.",

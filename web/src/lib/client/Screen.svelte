@@ -244,7 +244,13 @@
       {/snippet}
       {#snippet stage()}
         {#if compared}<SideBySide compare={table.compare} name={client.name} />
-        {:else}<Stage {assessment} name={client.name} {chosen} onchoose={choose} />{/if}
+        {:else}<Stage
+            {assessment}
+            name={client.name}
+            {chosen}
+            onchoose={choose}
+            table={step === "dress" ? table : undefined}
+          />{/if}
       {/snippet}
       {#snippet side()}
         {#if compared}<Because told={compared} held={table.compare.held} />

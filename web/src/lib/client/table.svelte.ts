@@ -1,9 +1,9 @@
 /** The look table: the look on the figure, and what the engine says of it on this body. */
-import { api, ask, type Assessment, type Schemas } from "../api/client";
+import { api, ask, type Assessment, type Piece, type Schemas, type Slot } from "../api/client";
 import { Compare } from "./compare.svelte";
-import { Draft } from "./draft.svelte";
+import { Draft, plain } from "./draft.svelte";
 import type { History } from "./history.svelte";
-import { placeOf } from "./places";
+import { ORDER, placeOf } from "./places";
 import { Rail } from "./rail.svelte";
 
 export class LookTable {
@@ -44,8 +44,15 @@ export class LookTable {
     else await this.assess();
   }
 
+  /** The look as it would be with one piece otherwise, while the hand is still moving; nothing is kept. */
+  async preview(slot: Slot, words: Record<string, unknown>): Promise<void> {
+    const pieces = { ...this.draft.pieces };
+    pieces[slot] = plain({ ...pieces[slot], ...words } as Piece);
+    await this.assess(ORDER.flatMap((place) => pieces[place] ?? []));
+  }
+
   /** Ask the engine; only the latest question's answer is shown. */
-  async assess(): Promise<void> {
+  async assess(pieces: Piece[] = this.draft.list): Promise<void> {
     this.#asked?.abort();
     const asked = (this.#asked = new AbortController());
     this.pending = true;
@@ -53,7 +60,7 @@ export class LookTable {
       const told = await ask(
         api.POST("/api/clients/{client_id}/assess", {
           params: { path: { client_id: this.clientId } },
-          body: { pieces: this.draft.list },
+          body: { pieces },
           signal: asked.signal,
         }),
       );

@@ -1,9 +1,11 @@
 <script lang="ts">
   import type { Assessment, Slot } from "../api/client";
+  import type { LookTable } from "../client/table.svelte";
   import { length } from "../units";
   import { studio } from "../studio.svelte";
   import Edges from "./Edges.svelte";
   import Figure from "./Figure.svelte";
+  import Handles from "./Handles.svelte";
   import Rule from "./Rule.svelte";
   import { useScale } from "./scale.svelte";
 
@@ -12,8 +14,10 @@
     name: string;
     chosen: Slot | null;
     onchoose: (slot: Slot) => void;
+    /** The look whose hems can be taken hold of here, if they can. */
+    table?: LookTable;
   }
-  const { assessment, name, chosen, onchoose }: Props = $props();
+  const { assessment, name, chosen, onchoose, table }: Props = $props();
   const scale = useScale();
   const RULE = 34;
   const LABELS = 120;
@@ -31,6 +35,7 @@
     <Edges edges={assessment.edges} from={RULE + 108} label={scale.width - LABELS} {chosen} />
     <Rule landmarks={assessment.landmarks} lift={assessment.lift} x={RULE} />
   </svg>
+  {#if table}<Handles {table} right={scale.width - LABELS} />{/if}
   <ol class="sr-only" aria-label="Edges, top to bottom">
     {#each assessment.edges as edge (edge.key)}
       <li>

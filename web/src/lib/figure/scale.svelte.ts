@@ -24,6 +24,11 @@ export class RuleScale {
   y(cm: number): number {
     return this.floor - cm * this.perCm;
   }
+
+  /** The height above the floor, cm, of a place so many pixels below the top of the stage. */
+  heightAt(px: number): number {
+    return (this.floor - px) / this.perCm;
+  }
 }
 
 export const provideScale = (scale: RuleScale): RuleScale => setContext(KEY, scale);

@@ -1,0 +1,178 @@
+import { beforeEach, describe, expect, it, vi } from "vitest";
+import { Compare } from "../src/lib/client/compare.svelte";
+import { movable, moved } from "../src/lib/client/hems";
+import { givesWay, kindsAt, placeOf, titleOf } from "../src/lib/client/places";
+import { Rail } from "../src/lib/client/rail.svelte";
+import type { Look, Piece, Schemas } from "../src/lib/api/client";
+import { RuleScale } from "../src/lib/figure/scale.svelte";
+import { HouseRules, type RuleRow } from "../src/lib/rules/rules.svelte";
+import { studio } from "../src/lib/studio.svelte";
+import { calls, on, refuse, reset, sent } from "./server";
+
+vi.mock("../src/lib/api/client", async () => (await import("./server")).fakeClient);
+beforeEach(reset);
+
+const words = {
+  kinds: {
+    top: ["tee", "knit"],
+    one_piece: ["dress", "dungarees"],
+    extra: ["belt", "scarf"],
+    shoes: ["pumps"],
+  },
+} as unknown as Schemas["Vocabulary"];
+const edge = (more: object = {}) =>
+  ({
+    key: "leg_hem",
+    slot: "bottom",
+    name: "jeans hem",
+    height: 10,
+    seen: true,
+    ...more,
+  }) as Schemas["EdgeOut"];
+
+describe("where pieces go", () => {
+  it("puts things worn besides each at a place of its own", () => {
+    expect([placeOf(words, "tee"), placeOf(words, "belt"), placeOf(words, "toga")]).toEqual([
+      "top",
+      "belt",
+      undefined,
+    ]);
+    expect([kindsAt(words, "top"), kindsAt(words, "belt")]).toEqual([["tee", "knit"], ["belt"]]);
+    expect([titleOf("one_piece"), titleOf("belt")]).toEqual(["Dress", "Belt"]);
+  });
+
+  it("lets a dress take the place of top and bottom, and a bib only that of the bottom", () => {
+    expect(givesWay("one_piece", { is: "dress" } as Piece)).toEqual(["top", "bottom"]);
+    expect(givesWay("one_piece", { is: "dungarees" } as Piece)).toEqual(["bottom"]);
+    expect(givesWay("top", { is: "tee" } as Piece)).toEqual(["one_piece"]);
+    expect(givesWay("shoes", { is: "pumps" } as Piece)).toEqual([]);
+  });
+});
+
+describe("a hem moved by hand", () => {
+  it("is a figure for the tailor where the piece was measured", () => {
+    const jeans = { is: "jeans", inseam_cm: 70 } as Piece;
+    expect(moved(edge(), jeans, 13, 165)).toEqual({
+      slot: "bottom",
+      words: { inseam_cm: 67 },
+      figure: "inseam_cm",
+      by: -3,
+    });
+  });
+
+  it("is a height where it was only described, and stays on the figure", () => {
+    expect(moved(edge(), { is: "skirt", hem: "knee" } as Piece, 30.04, 165).words).toEqual({
+      hem_cm: 30,
+      hem: null,
+    });
+    expect(moved(edge(), { is: "skirt" } as Piece, -9, 165).words).toEqual({ hem_cm: 0.5, hem: null });
+    expect(Number(moved(edge(), { is: "skirt" } as Piece, 400, 100).words.hem_cm)).toBe(78);
+  });
+
+  it("can be taken hold of only where it is seen and free", () => {
+    const tee = { is: "tee", tuck: "full" } as Piece;
+    expect(movable(edge(), { is: "jeans" } as Piece)).toBe(true);
+    expect(movable(edge({ seen: false }), { is: "jeans" } as Piece)).toBe(false);
+    expect(movable(edge({ key: "top_hem", slot: "top" }), tee)).toBe(false);
+    expect(movable(edge({ key: "waistband" }), { is: "jeans" } as Piece)).toBe(false);
+    expect(movable(edge(), undefined)).toBe(false);
+  });
+
+  it("stands where the pointer is: the rule runs both ways", () => {
+    const scale = new RuleScale();
+    expect(scale.heightAt(scale.y(76.5))).toBeCloseTo(76.5);
+  });
+});
+
+describe("the rail", () => {
+  const hanging = ["a", "b", "c"].map((id) => ({
+    id,
+    title: `piece ${id}`,
+    slot: id === "c" ? "shoes" : "top",
+    kind: "tee",
+  }));
+  const goes = (id: string, score: number) => ({ piece_id: id, score, verdict: "works", by: 0, why: "" });
+
+  it("shows what goes best first, leaves out what is on, and narrows by place and word", async () => {
+    on("GET", "/api/clients/c/rack", () => ({ data: { pieces: hanging } }));
+    on("POST", "/api/clients/c/rail", () => ({ data: { goes: [goes("a", 0.4), goes("c", 0.9)] } }));
+    const rail = new Rail("c", () => [{ is: "jeans" } as Piece]);
+    await rail.load();
+    expect(rail.shown.map((piece) => piece.id)).toEqual(["c", "a"]);
+    expect(sent("/api/clients/c/rail")).toEqual([{ pieces: [{ is: "jeans" }] }]);
+    rail.slot = "top";
+    expect(rail.shown.map((piece) => piece.id)).toEqual(["a"]);
+    rail.sought = "nothing";
+    expect(rail.shown).toEqual([]);
+  });
+
+  it("asks for nothing where nothing hangs, and says when the server does not answer", async () => {
+    on("GET", "/api/clients/c/rack", () => ({ data: { pieces: [] } }));
+    const rail = new Rail("c", () => []);
+    await rail.load();
+    expect(sent("/api/clients/c/rail")).toEqual([]);
+    on("GET", "/api/clients/c/rack", () => refuse(0, "The server does not answer."));
+    await rail.load();
+    expect(rail.trouble).toBe("The server does not answer.");
+  });
+});
+
+describe("looks held up", () => {
+  const look = (id: string) => ({ id, name: id, pieces: [{ is: "jeans" }] }) as unknown as Look;
+  it("are asked about from two on, four at most, and put down again", async () => {
+    on("POST", "/api/clients/c/compare", ({ body }) => ({
+      data: { looks: body.looks, best: 0, because: [] },
+    }));
+    const compare = new Compare("c");
+    await compare.toggle(look("a"));
+    expect(compare.told).toBeNull();
+    for (const id of ["b", "c", "d", "e"]) await compare.toggle(look(id));
+    expect(compare.held.map((one) => one.id)).toEqual(["b", "c", "d", "e"]);
+    await compare.toggle(look("c"));
+    expect([compare.has(look("c")), compare.told?.looks.length]).toEqual([false, 3]);
+    await compare.clear();
+    expect([compare.held, compare.told]).toEqual([[], null]);
+  });
+});
+
+describe("house rules", () => {
+  const rule = (key: string, muted = false): RuleRow => ({
+    key,
+    subject: "volume",
+    says: `${key}.`,
+    muted,
+    touches: 2,
+  });
+
+  it("tells what muting would change before it is done, and mutes on top of what is muted", async () => {
+    let held = [rule("volume.waist"), rule("volume.cling", true)];
+    on("GET", "/api/rules", () => ({ data: { rules: held } }));
+    on("GET", "/api/rules/volume.waist/looks", () => ({ data: { looks: [{ look_id: "x" }] } }));
+    on("POST", "/api/rules/effect", () => ({ data: { looks: [], judged: 3, pieces: {}, landed: 0 } }));
+    studio.me = { studio: { schools: { volume_rule: "relaxed" }, version: 4 } } as unknown as Schemas["Me"];
+    const house = new HouseRules();
+    await house.load();
+    await house.show(held[0]!);
+    expect([house.looks.length, house.effect?.judged]).toEqual([1, 3]);
+    const asked = { schools: { volume_rule: "relaxed" }, muted: ["volume.cling", "volume.waist"] };
+    expect(sent("/api/rules/effect")).toEqual([asked]);
+    on("PATCH", "/api/studio", ({ body }) => {
+      held = held.map((one) => ({ ...one, muted: (body.muted as string[]).includes(one.key) }));
+      return { data: { schools: {}, version: 5 } };
+    });
+    expect(await house.turn(held[1]!)).toBeNull();
+    expect([house.muted, house.open]).toEqual([[], null]);
+    expect(sent("/api/studio")).toEqual([{ version: 4, muted: [] }]);
+  });
+
+  it("is found by what it says, and shut again", async () => {
+    on("GET", "/api/rules", () => ({ data: { rules: [rule("volume.waist"), rule("volume.cling")] } }));
+    const house = new HouseRules();
+    await house.load();
+    house.sought = "CLING";
+    expect(house.shown.map((one) => one.key)).toEqual(["volume.cling"]);
+    house.open = "volume.cling";
+    await house.show(house.shown[0]!);
+    expect([house.open, calls.length]).toEqual([null, 1]);
+  });
+});
