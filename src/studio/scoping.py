@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from datetime import UTC, datetime
 from typing import TYPE_CHECKING, Any, Self
 
 from django.db import models
@@ -27,6 +28,18 @@ class StudioQuerySet(models.QuerySet[Any]):
         row = self.filter(**which).first()
         if row is None:
             raise Http404
+        return row
+
+    def take_away(self, member: Member, **which: Any) -> None:
+        """Remove one kept row of the member's studio; it can be brought back. Raises Http404."""
+        row = self.of(member).kept().found(**which)
+        self.filter(pk=row.pk).update(removed_at=datetime.now(UTC), changed_by=member)
+
+    def bring_back(self, member: Member, **which: Any) -> Any:
+        """Undo a removal; the row. Raises Http404."""
+        row = self.of(member).found(**which)
+        self.filter(pk=row.pk).update(removed_at=None)
+        row.removed_at = None
         return row
 
 

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from datetime import UTC, datetime
 from typing import Any
 
 from django.db import transaction
@@ -72,8 +71,7 @@ def keep(member: Member, text: str) -> int:
 
 def remove(member: Member, chart_id: Any) -> None:
     """Take a chart away; it can be brought back."""
-    Chart.objects.of(member).kept().found(id=chart_id)
-    Chart.objects.of(member).filter(id=chart_id).update(removed_at=datetime.now(UTC), changed_by=member)
+    Chart.objects.take_away(member, id=chart_id)
 
 
 def restore(member: Member, chart_id: Any) -> Chart:
@@ -82,9 +80,8 @@ def restore(member: Member, chart_id: Any) -> Chart:
     newer: Chart | None = Chart.objects.of(member).kept().filter(maker=row.maker, product=row.product).first()
     if newer is not None:
         return newer
-    row.removed_at = None
-    row.save(update_fields=["removed_at"])
-    return row
+    restored: Chart = Chart.objects.bring_back(member, id=chart_id)
+    return restored
 
 
 def ranked(member: Member, shopper: Shopper, heel: float) -> tuple[dict[str, Chart], tuple[Choice, ...]]:

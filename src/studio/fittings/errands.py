@@ -78,15 +78,12 @@ def undo(member: Member, errand_id: Any) -> Errand:
 
 def remove(member: Member, errand_id: Any) -> None:
     """Take it off the list; it can be brought back."""
-    Errand.objects.of(member).kept().found(id=errand_id)
-    Errand.objects.of(member).filter(id=errand_id).update(removed_at=datetime.now(UTC), changed_by=member)
+    Errand.objects.take_away(member, id=errand_id)
 
 
 def restore(member: Member, errand_id: Any) -> Errand:
     """Undo a removal."""
-    errand: Errand = Errand.objects.of(member).found(id=errand_id, client__removed_at=None)
-    errand.removed_at = None
-    errand.save(update_fields=["removed_at"])
+    errand: Errand = Errand.objects.bring_back(member, id=errand_id, client__removed_at=None)
     return errand
 
 

@@ -255,9 +255,8 @@ def restore(member: Member, trial_id: Any) -> Trial:
     trial: Trial = Trial.objects.of(member).found(id=trial_id, fitting__client__removed_at=None)
     with transaction.atomic():
         Errand.objects.of(member).filter(trial=trial, removed_at=trial.removed_at).update(removed_at=None)
-        trial.removed_at = None
-        trial.save(update_fields=["removed_at"])
-    return trial
+        restored: Trial = Trial.objects.bring_back(member, id=trial.id)
+    return restored
 
 
 def own_trial(member: Member, trial_id: Any) -> Trial:

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import dataclass
-from datetime import UTC, datetime
 from typing import Any
 
 from craft.advise.explain import why_better
@@ -90,13 +89,10 @@ def change_look(member: Member, look_id: Any, version: int, name: str, pieces: P
 
 def remove_look(member: Member, look_id: Any) -> None:
     """Take a look away; it can be brought back."""
-    Look.objects.of(member).kept().found(id=look_id)
-    Look.objects.of(member).filter(id=look_id).update(removed_at=datetime.now(UTC))
+    Look.objects.take_away(member, id=look_id)
 
 
 def restore_look(member: Member, look_id: Any) -> Look:
     """Undo a removal."""
-    look: Look = Look.objects.of(member).found(id=look_id)
-    look.removed_at = None
-    look.save(update_fields=["removed_at"])
+    look: Look = Look.objects.bring_back(member, id=look_id)
     return look

@@ -5,7 +5,6 @@ from __future__ import annotations
 import io
 import re
 import zipfile
-from datetime import UTC, datetime
 from typing import Any
 from uuid import UUID
 
@@ -97,14 +96,13 @@ def _trial(member: Member, trial_id: Any) -> Trial:
 
 def remove(member: Member, picture_id: Any) -> None:
     """Take a picture away; it can be brought back."""
-    Picture.objects.of(member).kept().defer("image", "small").found(id=picture_id, client__removed_at=None)
-    Picture.objects.of(member).filter(id=picture_id).update(removed_at=datetime.now(UTC), changed_by=member)
+    Picture.objects.defer("image", "small").take_away(member, id=picture_id, client__removed_at=None)
 
 
 def restore(member: Member, picture_id: Any) -> Picture:
     """Undo a removal."""
-    row: Picture = Picture.objects.of(member).defer("image", "small").found(id=picture_id, client__removed_at=None)
-    Picture.objects.of(member).filter(id=picture_id).update(removed_at=None)
+    rows = Picture.objects.defer("image", "small")
+    row: Picture = rows.bring_back(member, id=picture_id, client__removed_at=None)
     return row
 
 

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Iterable, Iterator
-from datetime import UTC, datetime
 from typing import Any
 from uuid import UUID
 
@@ -72,15 +71,12 @@ def copy(member: Member, piece_id: Any) -> RackPiece:
 
 def remove(member: Member, piece_id: Any) -> None:
     """Take a piece off the rack; it can be brought back."""
-    RackPiece.objects.of(member).kept().found(id=piece_id)
-    RackPiece.objects.of(member).filter(id=piece_id).update(removed_at=datetime.now(UTC), changed_by=member)
+    RackPiece.objects.take_away(member, id=piece_id)
 
 
 def restore(member: Member, piece_id: Any) -> RackPiece:
     """Undo a removal."""
-    held: RackPiece = RackPiece.objects.of(member).found(id=piece_id)
-    held.removed_at = None
-    held.save(update_fields=["removed_at"])
+    held: RackPiece = RackPiece.objects.bring_back(member, id=piece_id)
     return held
 
 

@@ -4,6 +4,7 @@
   import { heelsFor } from "../shop/heels";
   import { studio } from "../studio.svelte";
   import { day } from "../units";
+  import { DECIDED } from "./form.svelte";
   import Log from "./Log.svelte";
   import type { TryOn } from "./tryon.svelte";
 
@@ -11,14 +12,6 @@
   let place = $state<"wardrobe" | "shop">("wardrobe");
   let where = $state("");
   const PLACES = { wardrobe: "At the wardrobe", shop: "In a shop" };
-  const DECIDED: Record<string, string> = {
-    keep: "kept",
-    alter: "to alter",
-    size: "other size",
-    return: "to return",
-    let_go: "let go",
-    "": "seen",
-  };
 
   function find(event: SubmitEvent) {
     event.preventDefault();

@@ -3,17 +3,10 @@
   import Pictures from "../rack/Pictures.svelte";
   import { studio } from "../studio.svelte";
   import { length } from "../units";
+  import { DECIDED } from "./form.svelte";
   import type { Logged, TryOn } from "./tryon.svelte";
 
   const { tryon }: { tryon: TryOn } = $props();
-  const DECIDED: Record<string, string> = {
-    keep: "kept",
-    alter: "to alter",
-    size: "other size",
-    return: "to return",
-    let_go: "let go",
-    "": "seen",
-  };
   const newest = $derived(tryon.log.toReversed());
 
   function differed(one: Logged): string {

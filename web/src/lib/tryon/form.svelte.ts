@@ -19,6 +19,15 @@ export const DECISIONS = [
   ["return", "Return", "b"],
   ["let_go", "Let go", "g"],
 ] as const;
+/** What became of a piece, as the log says it. */
+export const DECIDED: Record<string, string> = {
+  keep: "kept",
+  alter: "to alter",
+  size: "other size",
+  return: "to return",
+  let_go: "let go",
+  "": "seen",
+};
 /** Days until a tailor or a shop is expected to be seen, where nobody says otherwise. */
 const DAYS = { alter: 7, size: 7, return: 14 } as const;
 
