@@ -8,10 +8,11 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from craft.advise.doubt import doubts
 from craft.advise.mends import mends_for
 from craft.advise.rail import place_of, rank, with_piece
 from craft.assessment import picture
-from craft.body import Body, Measures
+from craft.body import Body, Measures, Quantity
 from craft.cloth import Piece
 from craft.cloth.words import COLOURS, FIT, KINDS, PATTERN
 from craft.judge import RULES, Aims, Rule, judge
@@ -143,3 +144,18 @@ def test_the_judged_cases_agree_far_beyond_what_is_asked() -> None:
     assert len(results) >= 150
     assert sum(result["agrees"] for result in results) / len(results) >= 0.97
     assert sum(reasoned) / len(reasoned) >= 0.95
+
+
+def test_a_verdict_that_rests_on_an_estimate_names_the_measure_that_settles_it() -> None:
+    look = Look.of(
+        [{"is": "jeans", "cut": "wide", "inseam_cm": 78}, {"is": "tee", "tuck": "full"}, {"is": "loafers"}]
+    )
+    guessed = Body.of(Measures.of({"stature": 168, "bust": 92, "waist": 74, "hip": 100}))
+    found = doubts(guessed, look)
+    assert "crotch_height" in {doubt.measure for doubt in found}
+    for doubt in found:
+        for end, verdict in zip(guessed.quantity(doubt.measure).range80, (doubt.low, doubt.high), strict=True):
+            taken = {**guessed.measures.figures, doubt.measure: Quantity(end, 0.5, "measured")}
+            assert judge(compose(Body.of(Measures.of(taken)), look)).verdict == verdict
+    settled = Body.of(Measures.of({**guessed.measures.figures, "crotch_height": 79.5}))
+    assert "crotch_height" not in {doubt.measure for doubt in doubts(settled, look)}

@@ -50,6 +50,7 @@ BODIES: dict[str, Any] = {
     "/rack/{piece_id}/errands": errand(),
     "/errands/{errand_id}": {"version": 1, "due_on": "2026-12-24"},
     "/clients/{client_id}/assess": {"pieces": []},
+    "/clients/{client_id}/doubts": {"pieces": []},
     "/clients/{client_id}/rail": {"pieces": []},
     "/clients/{client_id}/compare": {"looks": [{"pieces": []}, {"pieces": [{"is": "jeans"}]}]},
     "/clients/{client_id}/shopping/place": {"text": "inseam 70 cm"},

@@ -11,6 +11,7 @@ from ninja import Router, Schema, Status
 from pydantic import BaseModel, Field
 
 from craft.assessment import picture
+from craft.body.measures import label
 from craft.cloth import words
 from craft.cloth.spoken import hear
 from studio.looks import services
@@ -61,6 +62,20 @@ class RailOut(BaseModel):
     """The rack beside the look that is on, the best first."""
 
     goes: list[GoesOut]
+
+
+class DoubtOut(BaseModel):
+    """A measure that is estimated and could still turn the verdict."""
+
+    measure: str
+    label: str
+    low: Literal["works", "watch", "against"]
+    high: Literal["works", "watch", "against"]
+    text: str
+
+
+class DoubtsOut(BaseModel):
+    doubts: list[DoubtOut]
 
 
 class Several(Schema):
@@ -145,6 +160,18 @@ def assess(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
     pieces = [said(piece) for piece in given.pieces]
     told = assessment_out(*services.assess_for(request.user, client_id, pieces))
     return HttpResponse(told.model_dump_json(exclude_none=True), content_type="application/json")
+
+
+@router.post("/clients/{uuid:client_id}/doubts", response=DoubtsOut)
+def doubts(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
+    """The measures that could still turn the verdict of these pieces; asked when the hand rests."""
+    found, unit = services.doubts_for(request.user, client_id, [said(piece) for piece in given.pieces])
+    return DoubtsOut(
+        doubts=[
+            DoubtOut(measure=one.measure, label=label(one.measure), low=one.low, high=one.high, text=one.text.say(unit))
+            for one in found
+        ]
+    )
 
 
 @router.post("/clients/{uuid:client_id}/rail", response=RailOut)

@@ -6,6 +6,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Any
 
+from craft.advise.doubt import Doubt, doubts
 from craft.advise.explain import why_better
 from craft.advise.rail import Goes, place_of, rank
 from craft.assessment import Assessment, assess
@@ -34,6 +35,14 @@ def assess_for(member: Member, client_id: Any, pieces: Pieces) -> tuple[Assessme
     body = Body.of(measures_of(client))
     assessment = assess(body, look, client.studio.ways, Aims.of(client.aims))
     return assessment, client.studio.unit
+
+
+def doubts_for(member: Member, client_id: Any, pieces: Pieces) -> tuple[tuple[Doubt, ...], Unit]:
+    """What could still turn the verdict of pieces on a client's body. Raises UnknownWord."""
+    client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
+    body, look = Body.of(measures_of(client)), CraftLook.of(pieces)
+    found = doubts(body, look, client.studio.ways, Aims.of(client.aims)) if look.pieces else ()
+    return found, client.studio.unit
 
 
 def rail_for(member: Member, client_id: Any, pieces: Pieces) -> tuple[Goes, ...]:

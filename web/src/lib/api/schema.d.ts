@@ -488,6 +488,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client_id}/doubts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Doubts
+         * @description The measures that could still turn the verdict of these pieces; asked when the hand rests.
+         */
+        post: operations["studio_looks_api_doubts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client_id}/rail": {
         parameters: {
             query?: never;
@@ -2564,18 +2584,27 @@ export interface components {
             field?: string | null;
             current: components["schemas"]["ReadingOut"] | null;
         };
-        /** DoubtOut */
+        /**
+         * DoubtOut
+         * @description A measure that is estimated and could still turn the verdict.
+         */
         DoubtOut: {
-            /** Message */
-            message: string;
-            /** Field */
-            field?: string | null;
-            /** Reason */
-            reason: string;
-            /** Refused */
-            refused: boolean;
-            /** Suggested Cm */
-            suggested_cm: number | null;
+            /** Measure */
+            measure: string;
+            /** Label */
+            label: string;
+            /**
+             * Low
+             * @enum {string}
+             */
+            low: "works" | "watch" | "against";
+            /**
+             * High
+             * @enum {string}
+             */
+            high: "works" | "watch" | "against";
+            /** Text */
+            text: string;
         };
         /** ReadingIn */
         ReadingIn: {
@@ -2951,6 +2980,11 @@ export interface components {
             text: string;
             /** Score */
             score: number;
+        };
+        /** DoubtsOut */
+        DoubtsOut: {
+            /** Doubts */
+            doubts: components["schemas"]["DoubtOut"][];
         };
         /**
          * GoesOut
@@ -5404,6 +5438,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AssessmentOut"];
+                };
+            };
+        };
+    };
+    studio_looks_api_doubts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pieces"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoubtsOut"];
                 };
             };
         };

@@ -261,7 +261,12 @@
         {#if compared}<p class="text-sm">
             One floor line, one scale. What differs from the first look is outlined.
           </p>
-        {:else}<Verdict {assessment} trouble={table.trouble} pieces={table.draft.list.length} />{/if}
+        {:else}<Verdict
+            {assessment}
+            trouble={table.trouble}
+            pieces={table.draft.list.length}
+            doubts={table.doubts}
+          />{/if}
       {/snippet}
     </Workbench>
   {/if}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Assessment } from "../api/client";
+  import type { Assessment, Schemas } from "../api/client";
   import { studio } from "../studio.svelte";
   import Mark from "../ui/Mark.svelte";
 
@@ -7,8 +7,9 @@
     assessment: Assessment;
     trouble: string | null;
     pieces: number;
+    doubts?: Schemas["DoubtOut"][];
   }
-  const { assessment, trouble, pieces }: Props = $props();
+  const { assessment, trouble, pieces, doubts = [] }: Props = $props();
   const WORDS = { works: "Works", watch: "Nearly", against: "Does not work yet" };
 </script>
 
@@ -22,6 +23,11 @@
       <span class="translate-y-0.5"><Mark of={assessment.verdict} size={17} /></span>
       <strong class="shrink-0">{WORDS[assessment.verdict]}</strong>
       <span class="min-w-0 text-sm text-bark">{assessment.leading.join(" · ")}</span>
+      {#if doubts[0]}
+        <span class="min-w-0 border-l-2 border-dashed border-rule pl-2 text-sm" data-testid="doubt"
+          >{doubts[0].text}</span
+        >
+      {/if}
     </p>
   {:else}
     <p class="text-sm">What this look does for you.</p>

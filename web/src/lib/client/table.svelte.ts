@@ -6,6 +6,9 @@ import type { History } from "./history.svelte";
 import { ORDER, placeOf } from "./places";
 import { Rail } from "./rail.svelte";
 
+/** How long after the last answer a hand counts as resting, ms. */
+const RESTS = 900;
+
 export class LookTable {
   assessment = $state.raw<Assessment | null>(null);
   /** The words the assessment on screen belongs to are older than the words chosen. */
@@ -15,7 +18,11 @@ export class LookTable {
   rail: Rail;
   compare: Compare;
 
+  /** Estimated measures that could still turn the verdict; asked when the hand rests. */
+  doubts = $state.raw<Schemas["DoubtOut"][]>([]);
+
   #asked: AbortController | null = null;
+  #resting: ReturnType<typeof setTimeout> | undefined;
 
   constructor(
     readonly clientId: string,
@@ -54,6 +61,8 @@ export class LookTable {
   /** Ask the engine; only the latest question's answer is shown. */
   async assess(pieces: Piece[] = this.draft.list): Promise<void> {
     this.#asked?.abort();
+    clearTimeout(this.#resting);
+    this.doubts = [];
     const asked = (this.#asked = new AbortController());
     this.pending = true;
     try {
@@ -68,10 +77,24 @@ export class LookTable {
       if ("data" in told) {
         this.assessment = told.data;
         this.trouble = null;
+        this.#resting = setTimeout(() => void this.#doubt(pieces, asked.signal), RESTS);
       } else this.trouble = told.refusal.message;
       this.pending = false;
     } catch {
       // A later question took over.
+    }
+  }
+
+  async #doubt(pieces: Piece[], signal: AbortSignal): Promise<void> {
+    if (!pieces.length || signal.aborted) return;
+    const params = { path: { client_id: this.clientId } };
+    try {
+      const told = await ask(
+        api.POST("/api/clients/{client_id}/doubts", { params, body: { pieces }, signal }),
+      );
+      if ("data" in told && !signal.aborted) this.doubts = told.data.doubts;
+    } catch {
+      // The look changed meanwhile.
     }
   }
 }
