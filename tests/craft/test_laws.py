@@ -147,9 +147,7 @@ def test_the_judged_cases_agree_far_beyond_what_is_asked() -> None:
 
 
 def test_a_verdict_that_rests_on_an_estimate_names_the_measure_that_settles_it() -> None:
-    look = Look.of(
-        [{"is": "jeans", "cut": "wide", "inseam_cm": 78}, {"is": "tee", "tuck": "full"}, {"is": "loafers"}]
-    )
+    look = Look.of([{"is": "jeans", "cut": "wide", "inseam_cm": 78}, {"is": "tee", "tuck": "full"}, {"is": "loafers"}])
     guessed = Body.of(Measures.of({"stature": 168, "bust": 92, "waist": 74, "hip": 100}))
     found = doubts(guessed, look)
     assert "crotch_height" in {doubt.measure for doubt in found}

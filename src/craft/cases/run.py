@@ -45,7 +45,8 @@ def body_of(client: Mapping[str, Any]) -> Body:
 
 def aims_of(client: Mapping[str, Any]) -> Aims:
     """What a case's client wants."""
-    return Aims.of({key: client[key] for key in AIM_WORDS if key in client})
+    colouring = {axis: client.get(axis) for axis in ("depth", "warmth")}
+    return Aims.of({key: client[key] for key in AIM_WORDS if key in client}, colouring)
 
 
 def _judged(case: Case, pieces: list[Mapping[str, Any]]) -> Judgement:

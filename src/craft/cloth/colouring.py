@@ -96,9 +96,21 @@ def near_the_face(colouring: Mapping[Axis, str], count: int = 8) -> tuple[str, .
     return tuple(ranked[:count])
 
 
+def suits(colour: str, colouring: Mapping[str, str]) -> float:
+    """How far a colour lies from a colouring, by axis: nought is a fit, one is the other end of an axis.
+
+    >>> suits("black", {"depth": "deep"}) < suits("cream", {"depth": "deep"})
+    True
+    """
+    wanted: dict[Axis, int] = {
+        axis: words.index(colouring[axis]) - 1 for axis, words in WORDS.items() if axis in colouring
+    }
+    return _off(colour, wanted) / (4 * len(wanted)) if wanted else 0.0
+
+
 def _off(name: str, wanted: Mapping[Axis, int]) -> float:
     """How far a named colour lies from what is wanted; nought is a fit."""
-    lightness, chroma, hue = Color(COLOURS[name]).convert("oklch").coords(nans=False)
+    lightness, chroma, hue = Color(COLOURS.get(name, name)).convert("oklch").coords(nans=False)
     strength = min(chroma / 0.08, 1.0)
     placed: dict[Axis, float] = {
         "warmth": math.cos(math.radians(hue - WARM_HUE)) * strength,

@@ -27,10 +27,12 @@ class Aims:
     soften: frozenset[str] = frozenset()
     show: frozenset[str] = frozenset()
     wont: frozenset[str] = frozenset()
+    #: The client's colouring, axis and word: ("depth", "light").
+    colouring: tuple[tuple[str, str], ...] = ()
 
     @classmethod
-    def of(cls, said: Mapping[str, Iterable[str]]) -> Aims:
-        """Read the words of a client. Raises UnknownAim.
+    def of(cls, said: Mapping[str, Iterable[str]], colouring: Mapping[str, str | None] | None = None) -> Aims:
+        """Read the words of a client, and their colouring where it is known. Raises UnknownAim.
 
         >>> Aims.of({"wants": ["slim"]}).wanted("slim")
         True
@@ -39,7 +41,8 @@ class Aims:
             for word in listed:
                 if word not in WORDS.get(key, ()):
                     raise UnknownAim(f"“{str(word)[:40]}” is not a known word for {key}.")
-        return cls(**{key: frozenset(listed) for key, listed in said.items()})
+        known = tuple(sorted((axis, word) for axis, word in (colouring or {}).items() if word))
+        return cls(**{key: frozenset(listed) for key, listed in said.items()}, colouring=known)
 
     def wanted(self, *aims: str) -> bool:
         return any(aim in self.wants for aim in aims)

@@ -91,3 +91,64 @@ def detail(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     figure = Figure("detail", asked, ENOUGH, "scale")
     text = Sentence.of("Frills, prints and moving hems all ask at once: let one of them speak.")
     yield Finding("attention.detail", "too_much_detail", "against", 0.4, "whole", at, figure, "Too much at once", text)
+
+
+def assets(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+    """What the client likes to show, shown: waist, legs, ankles, bust, shoulders."""
+    body, lift, top, bottom = outfit.body, outfit.lift, outfit.top, outfit.bottom
+    bare = outfit.skin
+    shown = {
+        "waist": ("waist", outfit.waist_marked >= 0.55),
+        "legs": ("knee", bare >= PLENTY or (bottom is not None and bottom.has_legs and bottom.volume <= 1.2)),
+        "ankles": ("narrow_ankle", 0.0 < bare < PLENTY and not outfit.shoes.is_boot),
+        "bust": ("bust", top is not None and top.neck in ("v", "scoop", "square") and top.volume <= 2.2),
+        "shoulders": ("shoulder", top is not None and (top.neck in ("boat", "one_shoulder", "halter") or top.sleeve == "none")),
+    }  # fmt: skip
+    for zone in sorted(aims.show):
+        level, is_shown = shown.get(zone, ("waist", False))
+        if not is_shown:
+            continue
+        at = body.height(level) + lift
+        figure = Figure("height", at, at)
+        text = Sentence.of(f"The {zone}, which this client likes, is where the eye goes.")
+        title = f"Shows the {zone}"
+        yield Finding("attention.shows", "draws_to_asset", "for", 0.28, zone, at, figure, title, text)
+
+
+#: Bare leg from which it is shown, cm (W).
+PLENTY = 25.0
+
+
+def limits(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+    """What the client will not wear: skin-tight, short hems, heels."""
+    body, lift, bottom = outfit.body, outfit.lift, outfit.bottom
+    tight = [area for area in outfit.areas if area.piece.word("fit") == "tight" or area.piece.word("cut") == "skinny"]
+    if "tight" in aims.wont and tight:
+        at = (tight[0].high + tight[0].low) / 2
+        figure = Figure("volume", tight[0].volume, 1.0, "scale")
+        text = Sentence.of(f"The {tight[0].piece.kind} is skin-tight, which this client does not wear.")
+        yield Finding("limits.tight", "clings", "against", 0.4, "whole", at, figure, "Tighter than they wear", text)
+    knee = body.height("knee") + lift
+    if "short_hems" in aims.wont and bottom is not None and bottom.hem.cm > knee + 4.0:
+        figure = Figure("hem above the knee", bottom.hem.cm - knee, 4.0)
+        text = Sentence.of(
+            "The hem ends {off} above the knee, shorter than this client wears.", off=bottom.hem.cm - knee
+        )
+        yield Finding(
+            "limits.short", "covers_zone", "against", 0.4, "knee", bottom.hem.cm, figure, "Shorter than they wear", text
+        )
+    rise = outfit.shoes.rise_of_foot
+    if "heels" in aims.wont and rise >= 2.5:
+        figure = Figure("heel over the ball", rise, 2.5)
+        text = Sentence.of("The heel lifts the foot by {rise}, and this client wears none.", rise=rise)
+        yield Finding(
+            "limits.heels",
+            "heel_lift",
+            "against",
+            0.45,
+            "foot",
+            outfit.shoes.heel / 2,
+            figure,
+            "Higher than they wear",
+            text,
+        )

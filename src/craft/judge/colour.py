@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from craft.cloth.colour import difference, lightness
+from craft.cloth.colouring import suits
 from craft.judge.aims import Aims
 from craft.judge.finding import Figure, Finding
 from craft.judge.zones import area_over, height_of, quiet
@@ -139,6 +140,27 @@ def _signals(colour: str) -> bool:
     from craft.cloth.colour import hex_of
 
     return float(Color(hex_of(colour)).convert("oklch")["chroma"]) > 0.17
+
+
+#: A colour this near to the client's colouring does well by the face (0 to 1; W).
+FLATTERS = 0.15
+
+
+def near_face(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+    """Their good colours near the face: what frames it goes with the client's colouring."""
+    face = [area for area in outfit.areas if area.piece.slot in ("layer", "top", "one_piece")]
+    scarf = outfit.extras.get("scarf")
+    colour = (scarf.word("colour") if scarf else None) or (face[0].colour if face else None)
+    if colour is None or not aims.colouring:
+        return
+    off = suits(colour, dict(aims.colouring))
+    if off > FLATTERS:
+        return
+    at = outfit.body.height("shoulder") + outfit.lift + 6.0
+    figure = Figure("from their colouring", off, FLATTERS, "share")
+    text = Sentence.of("This colour goes with their colouring and brings out the face.")
+    weight = 0.15 + (0.1 if "face" in aims.show else 0.0)
+    yield Finding("colour.face", "draws_to_asset", "for", weight, "face", at, figure, "Good colour by the face", text)
 
 
 def near_tones(outfit: Outfit, aims: Aims) -> Iterator[Finding]:

@@ -155,6 +155,8 @@ def heel(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     figure = Figure("heel over the ball", shoes.rise_of_foot, LIFTS)
     at = shoes.heel / 2
     if shoes.rise_of_foot >= LIFTS:
+        if "heels" in aims.wont:
+            return
         wanted = 0.15 if aims.wanted("lengthen_legs") else 0.0
         text = Sentence.of("The heel lifts the leg by {lift}.", lift=shoes.rise_of_foot)
         base = 0.25 if bottom.is_wide_hemmed else 0.15

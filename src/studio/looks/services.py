@@ -12,7 +12,7 @@ from craft.advise.rail import Goes, place_of, rank
 from craft.assessment import Assessment, assess
 from craft.body import Body
 from craft.cloth import Piece
-from craft.judge import Aims, Judgement, Sentence, judge
+from craft.judge import Judgement, Sentence, judge
 from craft.look import Look as CraftLook
 from craft.look import Outfit, compose
 from craft.units import Unit
@@ -33,7 +33,7 @@ def assess_for(member: Member, client_id: Any, pieces: Pieces) -> tuple[Assessme
     client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
     look = CraftLook.of(pieces)
     body = Body.of(measures_of(client))
-    assessment = assess(body, look, client.studio.ways, Aims.of(client.aims))
+    assessment = assess(body, look, client.studio.ways, client.wishes)
     return assessment, client.studio.unit
 
 
@@ -41,7 +41,7 @@ def doubts_for(member: Member, client_id: Any, pieces: Pieces) -> tuple[tuple[Do
     """What could still turn the verdict of pieces on a client's body. Raises UnknownWord."""
     client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
     body, look = Body.of(measures_of(client)), CraftLook.of(pieces)
-    found = doubts(body, look, client.studio.ways, Aims.of(client.aims)) if look.pieces else ()
+    found = doubts(body, look, client.studio.ways, client.wishes) if look.pieces else ()
     return found, client.studio.unit
 
 
@@ -51,7 +51,7 @@ def rail_for(member: Member, client_id: Any, pieces: Pieces) -> tuple[Goes, ...]
     rows = RackPiece.objects.of(member).kept().filter(client=client)
     rack = [(str(row.id), Piece.of(row.piece)) for row in rows if row.facts.get("state", "in_use") != "to_let_go"]
     body, schools = Body.of(measures_of(client)), client.studio.ways
-    return rank(body, CraftLook.of(pieces), rack, schools, Aims.of(client.aims))
+    return rank(body, CraftLook.of(pieces), rack, schools, client.wishes)
 
 
 @dataclass(frozen=True)
@@ -67,7 +67,7 @@ class Compared:
 def compared(member: Member, client_id: Any, looks: list[Pieces]) -> Compared:
     """Judge several looks of a client; which is best, and why it is better than the next. Raises UnknownWord."""
     client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
-    body, schools, aims = Body.of(measures_of(client)), client.studio.ways, Aims.of(client.aims)
+    body, schools, aims = Body.of(measures_of(client)), client.studio.ways, client.wishes
     outfits = [compose(body, CraftLook.of(pieces), schools) for pieces in looks]
     judged = [judge(outfit, aims) for outfit in outfits]
     ranked = sorted(range(len(judged)), key=lambda at: -judged[at].score)

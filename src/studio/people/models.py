@@ -8,6 +8,7 @@ from typing import Any, ClassVar
 from django.contrib.auth.base_user import AbstractBaseUser, BaseUserManager
 from django.db import models
 
+from craft.judge import Aims
 from craft.schools import Schools
 from studio.scoping import StudioRow
 
@@ -73,6 +74,11 @@ class Client(StudioRow):
     aims = models.JSONField(default=dict, blank=True)
     #: The brief as the conversation filled it (craft.formats.brief_form).
     brief = models.JSONField(default=dict, blank=True)
+
+    @property
+    def wishes(self) -> Aims:
+        """What the client wants clothes to do, with their colouring."""
+        return Aims.of(self.aims, self.brief.get("colouring"))
 
     class Meta:
         indexes: ClassVar[list[models.Index]] = [models.Index(fields=["studio", "name"])]

@@ -62,7 +62,7 @@ def kept_looks(member: Member) -> Iterator[Held]:
         except UnknownWord:
             continue
         outfit = compose(bodies[look.client_id], worn, look.client.studio.ways)
-        yield Held(look, outfit, Aims.of(look.client.aims))
+        yield Held(look, outfit, look.client.wishes)
 
 
 def touched(member: Member) -> dict[str, list[Look]]:

@@ -44,7 +44,7 @@ def shopper_of(member: Member, client_id: Any) -> Shopper:
         heels="heels" not in client.aims.get("wont", ()) and INJURY not in client.brief.get("limits", ()),
         seated=bool(client.brief.get("seated")),
         unit=client.studio.unit,
-        aims=Aims.of(client.aims),
+        aims=client.wishes,
     )
 
 
