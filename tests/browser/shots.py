@@ -109,7 +109,7 @@ def shoot(stylist: Stylist) -> None:
     stylist.press(Keys.ENTER)
     stylist.find("[data-testid=preview]")
     take(stylist, "records")
-    for page, shows in (("rules", "[data-house-rule]"), ("due", "ul[aria-label=Due] li"), ("charts", "[data-chart]")):
+    for page, shows in (("rules", "[data-house-rule]"), ("charts", "[data-chart]")):
         stylist.go(f"/{page}")
         stylist.find(shows)
         take(stylist, page)

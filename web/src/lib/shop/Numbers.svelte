@@ -22,7 +22,7 @@
 </script>
 
 <section aria-label="Shopping numbers" class="flex h-full flex-col px-4 py-3">
-  <div class="flex gap-2" role="group" aria-label="Beside the figure">
+  <div class="flex flex-wrap gap-1.5" role="group" aria-label="Beside the figure">
     {#each BESIDE as [key, name] (key)}
       <button class="press px-2 text-sm" aria-pressed={shop.beside === key} onclick={() => show(key)}
         >{name}</button
