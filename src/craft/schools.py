@@ -31,7 +31,8 @@ class UnknownSchool(ValueError):
 
 @dataclass(frozen=True, slots=True)
 class Schools:
-    """The positions taken, the default where none was; and the rules that the house has muted, by key.
+    """The positions taken, the default where none was; the rules that the house has muted and the borders it has moved,
+    by key.
 
     >>> Schools.of({"wide_leg_shoe": "echo"}).position("wide_leg_shoe")
     'echo'
@@ -39,13 +40,20 @@ class Schools:
 
     taken: tuple[tuple[str, str], ...] = ()
     muted: frozenset[str] = frozenset()
+    moved: tuple[tuple[str, float], ...] = ()
 
     @classmethod
-    def of(cls, taken: Mapping[str, str], muted: Iterable[str] = ()) -> Schools:
+    def of(
+        cls, taken: Mapping[str, str], muted: Iterable[str] = (), moved: Mapping[str, float] | None = None
+    ) -> Schools:
         for school, position in taken.items():
             if position not in POSITIONS.get(school, ()):
                 raise UnknownSchool(f"“{school}: {position}” is not a known school.")
-        return cls(tuple(sorted(taken.items())), frozenset(muted))
+        return cls(tuple(sorted(taken.items())), frozenset(muted), tuple(sorted((moved or {}).items())))
 
     def position(self, school: str) -> str:
         return dict(self.taken).get(school, POSITIONS[school][0])
+
+    def border(self, key: str, usual: float) -> float:
+        """Where this house draws a border: where it has moved it, else the usual."""
+        return dict(self.moved).get(key, usual) if self.moved else usual

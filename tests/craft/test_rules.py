@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
 from typing import Any
 
 import pytest
@@ -11,6 +12,9 @@ from craft.body import Body, Measures
 from craft.body.shape import read_shape
 from craft.body.words import SHAPES, nominal_measures
 from craft.judge import RULES, Aims, Finding, judge
+from craft.judge.aims import Setting, UnknownAim
+from craft.judge.borders import OutOfReach
+from craft.judge.judgement import BORDERS, moved
 from craft.look import Look, compose
 from craft.schools import Schools
 from tests.craft.looks import judged_looks
@@ -96,7 +100,9 @@ def test_no_rule_is_without_a_look_that_it_speaks_of() -> None:
         (SHORT, [{"is": "jeans", "rise": "very_high"}]),
         (BODY, [{"is": "jeans", "cut": "straight", "leg_opening_cm": 36}, {"is": "pumps", "heel": "high"}]),
     ]
-    outfits = [(compose(body, Look.of(list(pieces))), Aims.of({"wont": ["heels"]})) for body, pieces in special]
+    dinner = Aims.of({"wont": ["heels"], "wants": ["look_smart"]})
+    dinner = replace(dinner, setting=Setting.of("dinner", celsius=4.0, rain=True))
+    outfits = [(compose(body, Look.of(list(pieces))), dinner) for body, pieces in special]
     outfits += [(compose(BODY, Look.of(list(pieces))), Aims()) for _, _, pieces, _ in PAIRS]
     outfits += [(outfit, aims) for _, outfit, aims in judged_looks()]
     silent = [rule.check.__qualname__ for rule in RULES if not any(list(rule.check(o, aims)) for o, aims in outfits)]
@@ -162,3 +168,90 @@ def test_each_mend_says_what_to_do_and_free_ones_come_first() -> None:
     ]
     assert hemmed.text.say("in").endswith(".") and "Hem it by" in hemmed.text.say()
     assert dict(hemmed.change)["inseam_cm"] < 78
+
+
+SUIT: list[Words] = [
+    {"is": "trousers", "cut": "slim", "hem": "ankle"},
+    {"is": "shirt", "tuck": "full"},
+    {"is": "blazer"},
+    {"is": "pumps"},
+]
+EASY: list[Words] = [JEANS, {"is": "sweatshirt"}, {"is": "trainers"}]
+
+
+def in_setting(rule: str, pieces: list[Words], **setting: Any) -> Finding | None:
+    return found(rule, *pieces, aims=replace(Aims(), setting=Setting.of(**setting)))
+
+
+@pytest.mark.parametrize(
+    ("pieces", "setting", "rule", "stance"),
+    [
+        (SUIT, {"occasion": "formal_office"}, "register.code", "for"),
+        (EASY, {"occasion": "formal_office"}, "register.code", "against"),
+        (EASY, {"occasion": "weekend"}, "register.code", "for"),
+        (SUIT, {"code": "relaxed"}, "register.code", "against"),
+        (SUIT, {"code": "black"}, "register.black", "against"),
+        (SUIT, {"occasion": "workshop"}, "register.before", "caution"),
+        (SUIT, {"celsius": -8}, "register.weather", "against"),
+        (SUIT, {"celsius": 20}, "register.weather", "for"),
+        ([*EASY, {"is": "coat", "fabric": ["chunky"]}], {"celsius": 33}, "register.weather", "against"),
+        ([WIDE, TEE, {"is": "sandals"}], {"rain": True}, "register.rain", "against"),
+        ([WIDE, TEE, LOAFERS], {"rain": True}, "register.wet_hem", "against"),
+    ],
+)
+def test_where_it_is_worn_is_heard(pieces: list[Words], setting: Words, rule: str, stance: str) -> None:
+    told = in_setting(rule, pieces, **setting)
+    assert told is not None and told.stance == stance
+    assert found(rule, *pieces) is None
+    with pytest.raises(UnknownAim, match="nowhere"):
+        Setting.of("nowhere")
+
+
+def test_a_layer_can_be_taken_off_but_not_put_on() -> None:
+    """Warm enough is asked of all that is on, cool enough of what is left without the layers."""
+    warm_day = in_setting("register.weather", SUIT, celsius=26)
+    assert warm_day is not None and warm_day.stance == "for"
+    cold = in_setting("register.weather", SUIT[:2] + SUIT[3:], celsius=8)
+    warm = in_setting("register.weather", [*SUIT, {"is": "coat"}], celsius=8)
+    assert cold is not None and cold.stance == "against" and (warm is None or warm.weight < cold.weight)
+
+
+def test_what_is_liked_all_the_same_outranks_a_rule_for_who_takes_rules_as_a_guide() -> None:
+    pieces, liked = [WIDE, {"is": "shirt", "fit": "oversized"}], replace(Aims(), liked=frozenset({"volume.contrast"}))
+    look = Look.of(pieces)
+    against, guide = (judge(compose(BODY, look), aims) for aims in (Aims(), liked))
+    strict = judge(compose(BODY, look, Schools.of({"rules_weight": "strict"})), liked)
+    assert guide.score > against.score > strict.score
+    for told in (guide, strict):
+        assert next(f for f in told.findings if f.rule == "volume.contrast").liked
+    assert all(finding.rule != "volume.contrast" for finding in guide.leading)
+
+
+def test_every_border_belongs_to_rules_and_can_be_moved_within_reason() -> None:
+    keys = {rule.key for rule in RULES}
+    assert len({border.key for border in BORDERS}) == len(BORDERS)
+    for border in BORDERS:
+        assert set(border.rules) <= keys and border.low <= border.usual <= border.high, border.key
+        with pytest.raises(OutOfReach):
+            moved({border.key: border.high + 0.1})
+    assert moved({BORDERS[0].key: BORDERS[0].usual}) == {}
+    with pytest.raises(OutOfReach, match="nothing"):
+        moved({"nothing": 1.0})
+
+
+@pytest.mark.parametrize("border", BORDERS, ids=[border.key for border in BORDERS])
+def test_a_moved_border_changes_what_is_found(border: Any) -> None:
+    """At one end or the other of what it may be, something among all judged looks is said otherwise."""
+    fit_weather = replace(Aims(), setting=Setting.of(celsius=16.0))
+
+    def said(outfit: Any, aims: Aims, value: float) -> Any:
+        ways = replace(outfit.schools, moved=((border.key, value),))
+        aims = fit_weather if border.key == "bearable" else aims
+        judged = judge(replace(outfit, schools=ways), aims)
+        return [(f.rule, f.stance, f.code) for f in judged.findings]
+
+    assert any(
+        said(outfit, aims, border.usual) != said(outfit, aims, end)
+        for _, outfit, aims in judged_looks()
+        for end in (border.low, border.high)
+    )

@@ -32,7 +32,9 @@ class Mend:
 
 
 @dataclass(frozen=True, slots=True)
-class _Change:
+class Change:
+    """A change of one piece that may be worth trying: what it says and what it costs."""
+
     slot: str
     change: dict[str, Any]
     text: Sentence
@@ -48,10 +50,10 @@ def mends_for(outfit: Outfit, judgement: Judgement, aims: Aims) -> dict[str, Men
     mends: dict[str, Mend] = {}
     if not open_:
         return mends
-    for change in _changes(outfit, aims, set(open_)):
+    for change in changes(outfit, aims, set(open_)):
         if not open_:
             break
-        after = judge(compose(outfit.body, _apply(outfit.look, change), outfit.schools, like=outfit), aims)
+        after = judge(compose(outfit.body, apply(outfit.look, change), outfit.schools, like=outfit), aims)
         if after.score <= judgement.score:
             continue
         against = {f.rule: f for f in after.findings if f.stance == "against"}
@@ -68,11 +70,12 @@ def _rules(judgement: Judgement) -> set[str]:
     return {f.rule for f in judgement.findings if f.stance == "against"}
 
 
-def _apply(look: Look, change: _Change) -> Look:
+def apply(look: Look, change: Change) -> Look:
+    """The look with a change made."""
     return look.changed(change.slot, **change.change)
 
 
-def _changes(outfit: Outfit, aims: Aims, rules: set[str]) -> Iterator[_Change]:
+def changes(outfit: Outfit, aims: Aims, rules: set[str]) -> Iterator[Change]:
     """Every change worth trying, the smallest first."""
     subjects = {rule.split(".")[0] for rule in rules}
     yield from _tucks(outfit)
@@ -90,7 +93,7 @@ def _changes(outfit: Outfit, aims: Aims, rules: set[str]) -> Iterator[_Change]:
         yield from _others(outfit, subjects)
 
 
-def _tucks(outfit: Outfit) -> Iterator[_Change]:
+def _tucks(outfit: Outfit) -> Iterator[Change]:
     top = outfit.top
     if top is None or outfit.bottom is None or top.piece.slot != "top":
         return
@@ -104,27 +107,27 @@ def _tucks(outfit: Outfit) -> Iterator[_Change]:
     }
     for tuck, text in how.items():
         if tuck != top.tuck and not (tuck == "bra" and top.thickness < 0.4):
-            yield _Change("top", {"tuck": tuck}, Sentence.of(text), FREE)
+            yield Change("top", {"tuck": tuck}, Sentence.of(text), FREE)
 
 
-def _fastenings(outfit: Outfit) -> Iterator[_Change]:
+def _fastenings(outfit: Outfit) -> Iterator[Change]:
     """Open or close it, belt it, open the collar, roll the sleeve: free changes of what is on."""
     layer, top = outfit.outer, outfit.top
     if layer is not None:
         kind = said(layer.piece.kind)
         if not layer.open:
-            yield _Change("layer", {"open": True}, Sentence.of(f"Wear the {kind} open."), FREE)
+            yield Change("layer", {"open": True}, Sentence.of(f"Wear the {kind} open."), FREE)
         if layer.belted is None:
-            yield _Change("layer", {"belted": "medium", "open": None}, Sentence.of(f"Belt the {kind}."), FREE)
+            yield Change("layer", {"belted": "medium", "open": None}, Sentence.of(f"Belt the {kind}."), FREE)
     if top is not None and top.neck == "closed_collar":
-        yield _Change("top", {"neck": "open_collar"}, Sentence.of("Open the collar."), FREE)
+        yield Change("top", {"neck": "open_collar"}, Sentence.of("Open the collar."), FREE)
     if top is not None and top.sleeve == "long" and not top.piece.flag("rolled"):
-        yield _Change("top", {"rolled": True}, Sentence.of("Roll the sleeve."), FREE)
+        yield Change("top", {"rolled": True}, Sentence.of("Roll the sleeve."), FREE)
     if outfit.one_piece is not None and outfit.one_piece.word("belted") is None:
-        yield _Change("one_piece", {"belted": "medium"}, Sentence.of("Belt it."), FREE)
+        yield Change("one_piece", {"belted": "medium"}, Sentence.of("Belt it."), FREE)
 
 
-def _skirt_hems(outfit: Outfit) -> Iterator[_Change]:
+def _skirt_hems(outfit: Outfit) -> Iterator[Change]:
     """A skirt or dress shortened to a narrower place."""
     bottom = outfit.bottom
     if bottom is None or bottom.has_legs:
@@ -138,66 +141,66 @@ def _skirt_hems(outfit: Outfit) -> Iterator[_Change]:
         if length is not None:
             change = {"length_cm": round(length - off, 1)}
         text = Sentence.of(f"Hem it by {{off}}, to end {said(word)}.", off=off)
-        yield _Change(bottom.piece.slot, change, text, TAILOR)
+        yield Change(bottom.piece.slot, change, text, TAILOR)
 
 
-def _layer_lengths(outfit: Outfit) -> Iterator[_Change]:
+def _layer_lengths(outfit: Outfit) -> Iterator[Change]:
     """A layer like it that ends elsewhere."""
     layer = outfit.outer
     if layer is None:
         return
     for word in ("waist", "high_hip", "seat", "above_knee", "lower_calf"):
         text = Sentence.of(f"A {said(layer.piece.kind)} that ends at the {said(word)}.")
-        yield _Change("layer", {"hem": word, "hem_cm": None, "length_cm": None}, text, OTHER_PIECE)
+        yield Change("layer", {"hem": word, "hem_cm": None, "length_cm": None}, text, OTHER_PIECE)
 
 
-def _legs(outfit: Outfit) -> Iterator[_Change]:
+def _legs(outfit: Outfit) -> Iterator[Change]:
     bottom = outfit.bottom
     if bottom is None or bottom.piece.slot != "bottom" or not bottom.has_legs:
         return
     if bottom.inside:
-        yield _Change("bottom", {"worn": "outside"}, Sentence.of("Wear the leg outside the shaft."), FREE)
+        yield Change("bottom", {"worn": "outside"}, Sentence.of("Wear the leg outside the shaft."), FREE)
     elif outfit.shoes.cover.cm > outfit.body.height("calf") + outfit.lift:
-        yield _Change("bottom", {"worn": "inside"}, Sentence.of("Wear the leg inside the shaft."), FREE)
+        yield Change("bottom", {"worn": "inside"}, Sentence.of("Wear the leg inside the shaft."), FREE)
     if not bottom.cuffed and bottom.stack and bottom.piece.figure("inseam_cm") is not None:
         text = Sentence.of("Cuff it once ({cuff}).", cuff=CUFF_CM)
-        yield _Change("bottom", {"cuffed": True}, text, FREE)
+        yield Change("bottom", {"cuffed": True}, text, FREE)
 
 
-def _shoes(outfit: Outfit, aims: Aims) -> Iterator[_Change]:
+def _shoes(outfit: Outfit, aims: Aims) -> Iterator[Change]:
     shoes, bottom = outfit.shoes, outfit.bottom
     if shoes.piece is None:
         return
     if shoes.piece.flag("ankle_strap"):
-        yield _Change("shoes", {"ankle_strap": False}, Sentence.of("A shoe like it without the strap."), SWAP_SHOE)
+        yield Change("shoes", {"ankle_strap": False}, Sentence.of("A shoe like it without the strap."), SWAP_SHOE)
     if shoes.toe != "pointed":
-        yield _Change("shoes", {"toe": "pointed"}, Sentence.of("A shoe like it with a pointed toe."), SWAP_SHOE)
+        yield Change("shoes", {"toe": "pointed"}, Sentence.of("A shoe like it with a pointed toe."), SWAP_SHOE)
     for bulk, text in (
         ("medium", "A plainer, lighter sole."),
         ("dainty", "A slim, light shoe."),
         ("chunky", "A heavier sole."),
     ):
         if bulk != shoes.bulk:
-            yield _Change("shoes", {"bulk": bulk}, Sentence.of(text), SWAP_SHOE)
+            yield Change("shoes", {"bulk": bulk}, Sentence.of(text), SWAP_SHOE)
     if shoes.is_boot and shoes.bulk != "dainty":
         change = {"bulk": "dainty", "shaft": "close"}
-        yield _Change("shoes", change, Sentence.of("A slim boot with a close shaft."), SWAP_SHOE)
+        yield Change("shoes", change, Sentence.of("A slim boot with a close shaft."), SWAP_SHOE)
     if bottom and bottom.piece.figure("inseam_cm") is not None and bottom.falls_to < 3 and "heels" not in aims.wont:
         heel = shoes.heel + 3.0 - bottom.falls_to
         if bottom.is_wide_hemmed and heel <= HEEL_CM["high"]:
-            yield _Change(
+            yield Change(
                 "shoes",
                 {"heel_cm": round(heel, 1)},
                 Sentence.of("Wear it with a heel of {heel}.", heel=heel),
                 SWAP_SHOE,
             )
     if "heels" not in aims.wont and shoes.rise_of_foot < 2.5:
-        yield _Change(
+        yield Change(
             "shoes", {"heel": "kitten"}, Sentence.of("A small heel of {heel}.", heel=HEEL_CM["kitten"]), SWAP_SHOE
         )
 
 
-def _hems(outfit: Outfit) -> Iterator[_Change]:
+def _hems(outfit: Outfit) -> Iterator[Change]:
     """Shorten only: a tailor can always take off, seldom let down."""
     bottom = outfit.bottom
     if bottom is None or bottom.inside or not bottom.has_legs or bottom.piece.slot != "bottom":
@@ -215,10 +218,10 @@ def _hems(outfit: Outfit) -> Iterator[_Change]:
             change: dict[str, Any] = {"inseam_cm": round(bottom.inseam - off, 1), "hem": None}
         else:
             change = {"hem": word, "hem_cm": None}
-        yield _Change("bottom", change, text, TAILOR)
+        yield Change("bottom", change, text, TAILOR)
 
 
-def _others(outfit: Outfit, subjects: set[str]) -> Iterator[_Change]:
+def _others(outfit: Outfit, subjects: set[str]) -> Iterator[Change]:
     """Another piece: the nearest fit, length, rise or cut that would do."""
     top, bottom = outfit.top, outfit.bottom
     if top and top.piece.slot != "top":
@@ -226,22 +229,22 @@ def _others(outfit: Outfit, subjects: set[str]) -> Iterator[_Change]:
     if top and "volume" in subjects:
         for fit in ("skimming", "relaxed", "fitted"):
             if fit != top.fit:
-                yield _Change("top", {"fit": fit}, Sentence.of(f"A {fit} {said(top.piece.kind)} instead."), OTHER_PIECE)
+                yield Change("top", {"fit": fit}, Sentence.of(f"A {fit} {said(top.piece.kind)} instead."), OTHER_PIECE)
     if top and "edges" in subjects:
         for hem in ("high_hip", "seat", "waist"):
             text = Sentence.of(f"A {said(top.piece.kind)} that ends at the {said(hem)}.")
-            yield _Change("top", {"hem": hem, "length_cm": None}, text, OTHER_PIECE)
+            yield Change("top", {"hem": hem, "length_cm": None}, text, OTHER_PIECE)
     if bottom is None or not bottom.has_legs or bottom.piece.slot != "bottom":
         return
     if "leg" in subjects:
         # What to shop for: the least opening, with a knee as wide, that hangs straight on this calf.
         least = math.ceil(outfit.body.girth("calf") + HANGS_STRAIGHT)
         text = Sentence.of(f"{said(bottom.cut).capitalize()} with a leg opening of {{least}} or more.", least=least)
-        yield _Change("bottom", {"leg_opening_cm": least, "knee_cm": None}, text, OTHER_PIECE)
+        yield Change("bottom", {"leg_opening_cm": least, "knee_cm": None}, text, OTHER_PIECE)
     if "rise" in subjects:
         for rise in ("mid", "high"):
             text = Sentence.of(f"A {rise} rise on this body.")
-            yield _Change("bottom", {"rise": rise, "front_rise_cm": None}, text, OTHER_PIECE)
+            yield Change("bottom", {"rise": rise, "front_rise_cm": None}, text, OTHER_PIECE)
     for cut in ("straight", "slim_straight", "slim"):
         if cut != bottom.cut:
             kind = said(bottom.piece.kind)
@@ -249,7 +252,7 @@ def _others(outfit: Outfit, subjects: set[str]) -> Iterator[_Change]:
             if bottom.is_wide_hemmed:
                 # A closer leg falls to the ankle, not to the floor.
                 change |= {"hem": "ankle", "inseam_cm": None}
-            yield _Change("bottom", change, Sentence.of(f"{said(cut).capitalize()} {kind} instead."), OTHER_PIECE)
+            yield Change("bottom", change, Sentence.of(f"{said(cut).capitalize()} {kind} instead."), OTHER_PIECE)
     if bottom.hem_at in ("mid_calf", "lower_calf", "below_knee"):
         text = Sentence.of(f"{said(bottom.piece.kind).capitalize()} that reach the ankle.")
-        yield _Change("bottom", {"hem": "ankle", "inseam_cm": None}, text, OTHER_PIECE)
+        yield Change("bottom", {"hem": "ankle", "inseam_cm": None}, text, OTHER_PIECE)

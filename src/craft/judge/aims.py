@@ -1,9 +1,11 @@
-"""What the client wants clothes to do. Aims change weights, never facts."""
+"""What the client wants clothes to do, and where. Aims change weights, never facts."""
 
 from __future__ import annotations
 
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
+
+from craft.brief import DRESS_CODES, OCCASIONS
 
 WANTS = (
     *("lengthen_legs", "lengthen_torso", "define_waist", "balance", "slim"),
@@ -20,8 +22,55 @@ class UnknownAim(ValueError):
 
 
 @dataclass(frozen=True, slots=True)
+class Setting:
+    """Where a look is to be worn: the occasion, its dress code, the air in °C, and whether it rains. All may be open."""
+
+    occasion: str | None = None
+    code: str | None = None
+    celsius: float | None = None
+    rain: bool = False
+
+    @classmethod
+    def of(
+        cls, occasion: str | None = None, code: str | None = None, celsius: float | None = None, rain: bool = False
+    ) -> Setting:
+        """Check the words. Raises UnknownAim.
+
+        >>> Setting.of("dinner").asks
+        'smart'
+        """
+        for key, word, known in (("an occasion", occasion, OCCASIONS), ("a dress code", code, DRESS_CODES)):
+            if word and word not in known:
+                raise UnknownAim(f"“{str(word)[:40]}” is not {key} here.")
+        return cls(occasion or None, code or None, celsius, rain)
+
+    @property
+    def asks(self) -> str | None:
+        """The dress code: the one that was said, else the one that goes with the occasion."""
+        return self.code or USUAL_CODE.get(self.occasion or "")
+
+    @property
+    def outdoors(self) -> bool:
+        return self.occasion in ("outdoors", "travel", "weekend")
+
+
+#: What an occasion asks where nobody said a code (brief, section 14).
+USUAL_CODE = {
+    "relaxed_office": "neat",
+    "formal_office": "formal",
+    "dinner": "smart",
+    "ceremony": "formal",
+    "weekend": "relaxed",
+    "travel": "relaxed",
+    "outdoors": "relaxed",
+    "home": "relaxed",
+    "workshop": "protective",
+}
+
+
+@dataclass(frozen=True, slots=True)
 class Aims:
-    """The client's aims: for the whole, per zone, and the limits."""
+    """The client's aims: for the whole, per zone, and the limits; where it is worn; and what was liked in spite of a rule."""
 
     wants: frozenset[str] = frozenset()
     soften: frozenset[str] = frozenset()
@@ -29,6 +78,9 @@ class Aims:
     wont: frozenset[str] = frozenset()
     #: The client's colouring, axis and word: ("depth", "light").
     colouring: tuple[tuple[str, str], ...] = ()
+    setting: Setting = Setting()
+    #: Rules that were overruled for this look because somebody likes it so.
+    liked: frozenset[str] = frozenset()
 
     @classmethod
     def of(cls, said: Mapping[str, Iterable[str]], colouring: Mapping[str, str | None] | None = None) -> Aims:
@@ -42,7 +94,8 @@ class Aims:
                 if word not in WORDS.get(key, ()):
                     raise UnknownAim(f"“{str(word)[:40]}” is not a known word for {key}.")
         known = tuple(sorted((axis, word) for axis, word in (colouring or {}).items() if word))
-        return cls(**{key: frozenset(listed) for key, listed in said.items()}, colouring=known)
+        zones = {key: frozenset(said.get(key, ())) for key in WORDS}
+        return cls(zones["wants"], zones["soften"], zones["show"], zones["wont"], known)
 
     def wanted(self, *aims: str) -> bool:
         return any(aim in self.wants for aim in aims)

@@ -7,6 +7,7 @@ from collections.abc import Iterator
 from craft.cloth import Piece
 from craft.cloth.colour import difference
 from craft.judge.aims import Aims
+from craft.judge.borders import Border
 from craft.judge.finding import Figure, Finding
 from craft.look import Outfit
 from craft.units import Sentence
@@ -14,12 +15,10 @@ from craft.wear.shoes import BOOTS
 
 #: Colour distance from which a belt is a line of its own (OKLab, W).
 STANDS_OUT = 0.25
-#: Room between waist and bust under which a torso is short for a wide belt, as a share of stature (W).
-SHORT_TORSO = 0.16
 #: Detail of a piece: how much each cut, cloth and pattern asks of the eye (W); a look carries up to ENOUGH.
 DETAIL = {"ruffled": 1.0, "peplum": 0.6, "pleated": 0.5, "large_print": 1.0, "animal": 1.0, "check": 0.5,
           "lettering": 0.8, "small_print": 0.4, "horizontal_stripe": 0.4, "crochet": 0.5}  # fmt: skip
-ENOUGH = 1.6
+ENOUGH = Border("enough", ("attention.detail",), "One look carries up to this much detail", 1.6, 0.8, 3.2, "scale")
 
 
 def jewellery(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
@@ -46,7 +45,7 @@ def belt(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     body = outfit.body
     at = body.height("waist") + outfit.lift
     room = body.height("bust") - body.height("waist")
-    short = body.height("waist") / body.stature > 0.63 or "lengthen_torso" in aims.wants or room < 0.075 * body.stature
+    short = outfit.short_torso or "lengthen_torso" in aims.wants or room < 0.075 * body.stature
     figure = Figure("waist to bust", room, 0.075 * body.stature)
     thin = outfit.schools.position("belt_width") == "thin"
     if width == "wide" and (short or (thin and "define_waist" not in aims.wants)):
@@ -85,10 +84,10 @@ def detail(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     # A hem that swings is a detail already: frills on top of it are too much (brief, section 7).
     if bottom is not None and (bottom.reads_as in ("flare", "bootcut") or bottom.cut == "kick_flare"):
         asked += 0.7
-    if asked <= ENOUGH:
+    if asked <= ENOUGH.of(outfit):
         return
     at = outfit.body.height("bust") + outfit.lift
-    figure = Figure("detail", asked, ENOUGH, "scale")
+    figure = Figure("detail", asked, ENOUGH.of(outfit), "scale")
     text = Sentence.of("Frills, prints and moving hems all ask at once: let one of them speak.")
     yield Finding("attention.detail", "too_much_detail", "against", 0.4, "whole", at, figure, "Too much at once", text)
 

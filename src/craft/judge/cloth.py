@@ -16,8 +16,8 @@ from craft.units import Sentence
 
 #: A leg at most this full lies on the leg (0 to 4); from the second on it skims.
 ON_THE_LEG, SKIMS = 1.0, 1.6
-#: A hip this slim for the waist gives a straight rigid leg nothing to hang from (hip over waist; W).
-SLIM_HIP = 1.06
+#: A hip this slim for the waist, or for the bust, gives a straight rigid leg nothing to hang from (W).
+SLIM_HIP, UNDER_BUST = 1.06, 0.95
 _CLINGS = ("clinging", "thin", "ribbed", "satin")
 
 
@@ -50,7 +50,7 @@ def bottom_clings(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
 def upper_clings(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     """A close upper part over a full middle clings; one with drape, a wrap or a high waist skims it."""
     top, body = outfit.top, outfit.body
-    full = body.girth("belly") / body.girth("hip") >= FULL_MIDDLE or "middle" in aims.soften
+    full = body.girth("belly") / body.girth("hip") >= FULL_MIDDLE.of(outfit) or "middle" in aims.soften
     if top is None or not full or (outfit.outer is not None and not outfit.outer.open):
         return
     at = body.height("navel") + outfit.lift
@@ -76,7 +76,12 @@ def bags(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     bottom, body = outfit.bottom, outfit.body
     if bottom is None or not bottom.has_legs:
         return
-    slim = body.girth("hip") / body.girth("waist") < SLIM_HIP or body.girth("thigh") < 0.94 * _usual_thigh(outfit)
+    hip = body.girth("hip")
+    slim = (
+        hip / body.girth("waist") < SLIM_HIP
+        or hip / body.girth("bust") < UNDER_BUST
+        or body.girth("thigh") < 0.94 * _usual_thigh(outfit)
+    )
     firm = stretch(bottom.piece) < 0.03
     figure = Figure("hip over waist", body.girth("hip") / body.girth("waist"), SLIM_HIP, "share")
     at = body.height("hip") + outfit.lift

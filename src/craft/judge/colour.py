@@ -7,6 +7,7 @@ from collections.abc import Iterator
 from craft.cloth.colour import difference, lightness
 from craft.cloth.colouring import suits
 from craft.judge.aims import Aims
+from craft.judge.borders import Border
 from craft.judge.finding import Figure, Finding
 from craft.judge.zones import area_over, height_of, quiet
 from craft.look import Outfit
@@ -15,9 +16,20 @@ from craft.units import Sentence
 #: OKLCH lightness up to which a colour recedes, and from which it advances (W).
 DARK, LIGHT = 0.42, 0.78
 #: OKLab distance within which two colours make one column, and within which they miss each other narrowly (W).
-ONE_COLOUR, NEAR_MISS = 0.09, 0.2
+ONE_COLOUR = Border(
+    "one_colour",
+    ("colour.column", "surface.variety", "colour.near_tones"),
+    "Two colours this near make one column",
+    0.09,
+    0.04,
+    0.18,
+    "share",
+)
+NEAR_MISS = 0.2
 #: A shoe this much darker than the leg or the look over it anchors the eye (OKLCH lightness).
-ANCHORS = 0.35
+ANCHORS = Border(
+    "anchors", ("colour.foot",), "A shoe so much darker than the look holds the eye down", 0.35, 0.2, 0.6, "share"
+)
 #: What answers a colour is within this distance of it.
 ANSWERS = 0.16
 
@@ -59,9 +71,9 @@ def column(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         return
     apart = difference(top.colour, bottom.colour)
     at = bottom.waistband.cm
-    if apart > ONE_COLOUR:
+    if apart > ONE_COLOUR.of(outfit):
         return
-    figure = Figure("colour distance", apart, ONE_COLOUR, "share")
+    figure = Figure("colour distance", apart, ONE_COLOUR.of(outfit), "share")
     framed = any(layer.open and difference(layer.colour, top.colour) > NEAR_MISS for layer in outfit.layers)
     wanted = 0.1 if aims.wanted("slim", "lengthen_legs") else 0.0
     text = Sentence.of(
@@ -90,10 +102,16 @@ def foot(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         )  # fmt: skip
         return
     darker = bottom_lightness(outfit) - lightness(shoes.colour)
-    if darker < ANCHORS:
-        return
-    figure = Figure("darker than what is above", darker, ANCHORS, "share")
     answer = _answered_by(outfit, shoes.colour)
+    if darker < ANCHORS.of(outfit):
+        if answer:
+            figure = Figure("colour distance from the leg", apart, 0.14, "share")
+            text = Sentence.of(f"The shoe's colour comes again in the {answer}: both ends of the look belong together.")
+            yield Finding(
+                "feet.colour", "colour_answered", "for", 0.18, "foot", at, figure, "Shoe answered above", text
+            )
+        return
+    figure = Figure("darker than what is above", darker, ANCHORS.of(outfit), "share")
     if answer:
         text = Sentence.of(f"The dark shoe is answered by the {answer}: the eye goes up again.")
         yield Finding("feet.colour", "colour_answered", "for", 0.25, "foot", at, figure, "Shoe answered above", text)
@@ -169,7 +187,7 @@ def near_tones(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     if top is None or bottom is None or bottom.piece.slot == top.piece.slot:
         return
     apart = difference(top.colour, bottom.colour)
-    if not ONE_COLOUR < apart <= NEAR_MISS:
+    if not ONE_COLOUR.of(outfit) < apart <= NEAR_MISS:
         return
     figure = Figure("colour distance", apart, NEAR_MISS, "share")
     at = bottom.waistband.cm

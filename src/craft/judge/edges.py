@@ -5,18 +5,49 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from craft.judge.aims import Aims
+from craft.judge.borders import Border
 from craft.judge.finding import Figure, Finding
 from craft.look import Outfit
 from craft.units import Sentence
 
 #: Two thirds to three fifths of the figure below the break usually reads well; half and half
 #: reads blocky (brief, section 6).
-LONG_LEG, HALF = 0.59, 0.535
+LONG_LEG = Border(
+    "long_leg",
+    ("edges.proportion",),
+    "From this share of the figure below the break the leg reads long",
+    0.59,
+    0.56,
+    0.66,
+    "share",
+)
+HALF = Border(
+    "half",
+    ("edges.proportion",),
+    "Up to this share below the break the figure reads halved",
+    0.535,
+    0.48,
+    0.56,
+    "share",
+)
+#: A short torso wants the break lower: more of the figure than this below it shortens the torso (W).
+SHORT_TORSO_ASKS = 0.61
 #: How near to the fullest hip a top's hem still lies on it, cm (W).
-ON_HIP = 3.0
+ON_HIP = Border(
+    "on_hip", ("edges.top_hem", "layers.hem"), "A hem this near to the fullest hip lies on it", 3.0, 1.0, 7.0, "cm"
+)
 #: A strip of bare leg between hem and boot at least this tall reads as a part of its own;
 #: more than the second reads as leg, cm (W).
-GAP_SHOWS, READS_AS_LEG = 2.5, 22.0
+GAP_SHOWS = Border(
+    "gap_shows",
+    ("edges.leg_gap", "hems.boot"),
+    "Bare leg between hem and boot shows as a gap from this much",
+    2.5,
+    1.0,
+    8.0,
+    "cm",
+)
+READS_AS_LEG = 22.0
 
 
 def proportion(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
@@ -25,8 +56,11 @@ def proportion(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     if share is None or height is None or outfit.top is None:
         return
     wanted = 0.2 if aims.wanted("lengthen_legs") else 0.0
-    if share >= LONG_LEG:
-        figure = Figure("below the break", share, LONG_LEG, "share")
+    if aims.wanted("lengthen_torso") or (outfit.short_torso and not wanted):
+        yield _torso(share, height, aims)
+        return
+    if share >= LONG_LEG.of(outfit):
+        figure = Figure("below the break", share, LONG_LEG.of(outfit), "share")
         text = Sentence.of(f"The figure divides {{at}} up: {100 * share:.0f} % of it reads as leg.", at=height)
         yield Finding(
             "edges.proportion",
@@ -39,14 +73,30 @@ def proportion(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
             "Long leg, short top",
             text,
         )
-    elif share <= HALF:
-        figure = Figure("below the break", share, HALF, "share")
+    elif share <= HALF.of(outfit):
+        figure = Figure("below the break", share, HALF.of(outfit), "share")
         text = Sentence.of(
             f"The top part ends {{at}} up, which halves the figure: {100 * share:.0f} % below.", at=height
         )
         yield Finding(
             "edges.proportion", "chopped", "against", 0.3 + wanted, "hip", height, figure, "Half and half", text
         )
+
+
+def _torso(share: float, height: float, aims: Aims) -> Finding:
+    """A short torso under long legs wants the break lower (brief, section 3)."""
+    wanted = 0.2 if aims.wanted("lengthen_torso") else 0.0
+    figure = Figure("below the break", share, SHORT_TORSO_ASKS, "share")
+    below = f"{100 * share:.0f} % of the figure lies below it"
+    if share >= SHORT_TORSO_ASKS:
+        text = Sentence.of(
+            f"The figure divides {{at}} up and {below}: the torso, short for the leg, reads shorter.", at=height
+        )
+        return Finding("edges.proportion", "torso_shortened", "against", 0.15 + wanted, "waist", height, figure,
+                       "Break too high for the torso", text)  # fmt: skip
+    text = Sentence.of(f"The figure divides {{at}} up and {below}: the torso gets its length.", at=height)
+    return Finding("edges.proportion", "torso_lengthened", "for", 0.25 + wanted, "waist", height, figure,
+                   "Lower break, longer torso", text)  # fmt: skip
 
 
 def top_hem(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
@@ -57,10 +107,10 @@ def top_hem(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     hip = body.height("hip") + outfit.lift
     off = top.side.cm - hip
     hidden = top.tuck in ("full", "bloused", "bra")
-    if not hidden and abs(off) <= ON_HIP and body.girth("hip") >= body.girth("bust"):
+    if not hidden and abs(off) <= ON_HIP.of(outfit) and body.girth("hip") >= body.girth("bust"):
         softened = 0.2 if aims.soften & {"hips", "seat"} else 0.0
         tucked = 0.6 if top.tucked else 1.0
-        figure = Figure("hem from the fullest hip", abs(off), ON_HIP)
+        figure = Figure("hem from the fullest hip", abs(off), ON_HIP.of(outfit))
         text = Sentence.of(f"The hem lies {_near(off)} the fullest hip: a line across the widest place.", off=abs(off))
         yield Finding(
             "edges.top_hem",
@@ -99,8 +149,8 @@ def leg_gap(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         return
     middle = bottom.hem.cm - outfit.skin / 2
     wide = shoes.shaft_ease is not None and shoes.shaft_ease > 3.5
-    if GAP_SHOWS <= outfit.skin <= READS_AS_LEG:
-        figure = Figure("bare leg above the boot", outfit.skin, GAP_SHOWS)
+    if GAP_SHOWS.of(outfit) <= outfit.skin <= READS_AS_LEG:
+        figure = Figure("bare leg above the boot", outfit.skin, GAP_SHOWS.of(outfit))
         text = Sentence.of("{gap} of bare leg stands between hem and shaft and cuts the leg in two.", gap=outfit.skin)
         weight = 0.5 if wide else 0.2
         yield Finding(
@@ -117,7 +167,7 @@ def leg_gap(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
             ("leg_cut",),
         )
     elif outfit.skin == 0 and bottom.stack < 2.0 and not bottom.is_wide_hemmed:
-        figure = Figure("bare leg above the boot", outfit.skin, GAP_SHOWS)
+        figure = Figure("bare leg above the boot", outfit.skin, GAP_SHOWS.of(outfit))
         text = Sentence.of("Hem and shaft meet: the leg stays one line.")
         yield Finding(
             "edges.gap", "leg_line_whole", "for", 0.3, "ankle", bottom.hem.cm, figure, "Leg in one line", text

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from craft.judge.aims import Aims
+from craft.judge.borders import Border
 from craft.judge.finding import Figure, Finding
 from craft.look import Outfit
 from craft.units import Sentence
@@ -13,11 +14,20 @@ from craft.wear.shoes import HEEL_CM
 #: A leg of at least this volume is wide (0 to 4); at most the second is close (W).
 WIDE, CLOSE = 2.9, 1.5
 #: What the eye weighs at the foot: from the first heavy, up to the second light (W).
-HEAVY, LIGHT = 1.5, 0.8
+HEAVY = Border("heavy", ("feet.weight", "feet.toe"), "A shoe of at least this weight is heavy", 1.5, 1.0, 2.4, "scale")
+LIGHT = 0.8
 #: A leg must not be fuller than this to go into a shaft without blousing over it (0 to 4).
 FITS_SHAFT = 1.65
 #: A heel over the ball of the foot by this much lengthens, cm (W).
-LIFTS = 2.5
+LIFTS = Border(
+    "lifts",
+    ("feet.heel", "feet.toe", "feet.limits"),
+    "A heel over the ball of the foot by this much lifts",
+    2.5,
+    1.0,
+    6.0,
+    "cm",
+)
 
 
 def weight(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
@@ -26,11 +36,11 @@ def weight(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     if shoes.piece is None or bottom is None:
         return
     at = shoes.cover.cm / 2
-    heavy = Figure("weight at the foot", shoes.weight, HEAVY, "scale")
+    heavy = Figure("weight at the foot", shoes.weight, HEAVY.of(outfit), "scale")
     above = outfit.above
     echo = outfit.schools.position("wide_leg_shoe") == "echo"
     wide = bottom.volume >= WIDE and bottom.is_wide_hemmed
-    if wide and shoes.weight >= HEAVY and not bottom.inside:
+    if wide and shoes.weight >= HEAVY.of(outfit) and not bottom.inside:
         slim_shaft = not shoes.is_boot or (shoes.shaft_ease or 0) <= 4.0
         if echo and slim_shaft:
             text = Sentence.of("A heavy sole answers the wide hem. The other school would taper to a slim point.")
@@ -51,7 +61,7 @@ def weight(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
             yield Finding(
                 "feet.weight", "bottom_heavy", "against", 0.75, "foot", at, heavy, "Bottom-heavy", text, "wide_leg_shoe"
             )
-    elif wide and echo and shoes.weight <= LIGHT and shoes.rise_of_foot < LIFTS:
+    elif wide and echo and shoes.weight <= LIGHT and shoes.rise_of_foot < LIFTS.of(outfit):
         text = Sentence.of("A dainty flat under so wide a hem does not answer it. The other school would let it taper.")
         yield Finding(
             "feet.weight",
@@ -65,7 +75,7 @@ def weight(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
             text,
             "wide_leg_shoe",
         )
-    elif shoes.weight >= HEAVY and bottom.volume <= 2.2 and (above >= 2.0 or bottom.volume >= 1.5):
+    elif shoes.weight >= HEAVY.of(outfit) and bottom.volume <= 2.2 and (above >= 2.0 or bottom.volume >= 1.5):
         text = Sentence.of("The heavier shoe answers what is eased above and gives a close leg a base.")
         yield Finding(
             "feet.weight", "foot_weight_answers", "for", 0.35, "foot", at, heavy, "Foot answers the top", text
@@ -131,7 +141,7 @@ def toe(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         yield Finding(
             "feet.toe", "toe_line", "for", 0.35 if full else 0.2, "foot", 2.0, figure, "Point carries the line", text
         )
-    elif shoes.toe == "round" and full and shoes.rise_of_foot < LIFTS and shoes.weight < HEAVY:
+    elif shoes.toe == "round" and full and shoes.rise_of_foot < LIFTS.of(outfit) and shoes.weight < HEAVY.of(outfit):
         text = Sentence.of("A flat round toe under a {opening} hem stops the line short.", opening=bottom.opening)
         yield Finding(
             "feet.toe",
@@ -152,9 +162,9 @@ def heel(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     bottom, shoes = outfit.bottom, outfit.shoes
     if shoes.piece is None or bottom is None:
         return
-    figure = Figure("heel over the ball", shoes.rise_of_foot, LIFTS)
+    figure = Figure("heel over the ball", shoes.rise_of_foot, LIFTS.of(outfit))
     at = shoes.heel / 2
-    if shoes.rise_of_foot >= LIFTS:
+    if shoes.rise_of_foot >= LIFTS.of(outfit):
         if "heels" in aims.wont:
             return
         wanted = 0.15 if aims.wanted("lengthen_legs") else 0.0
@@ -177,14 +187,14 @@ def heel(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
             text = Sentence.of("A high thin heel with a skin-tight leg reads of another decade; a kitten heel fits.")
             yield Finding("feet.dated", "dated", "against", 0.3, "foot", at, figure, "Reads dated", text)
     elif bottom.reads_as == "flare" and shoes.toe != "pointed":
-        text = Sentence.of("A flare without any lift asks for a pointed toe, or {heel} of heel.", heel=LIFTS)
+        text = Sentence.of("A flare without any lift asks for a pointed toe, or {heel} of heel.", heel=LIFTS.of(outfit))
         yield Finding("feet.heel", "heel_lift", "against", 0.25, "foot", at, figure, "Flare asks for lift", text)
 
 
 def limits(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     """A client who does not wear heels is not advised into them."""
-    if "heels" in aims.wont and outfit.shoes.rise_of_foot >= LIFTS:
-        figure = Figure("heel over the ball", outfit.shoes.rise_of_foot, LIFTS)
+    if "heels" in aims.wont and outfit.shoes.rise_of_foot >= LIFTS.of(outfit):
+        figure = Figure("heel over the ball", outfit.shoes.rise_of_foot, LIFTS.of(outfit))
         text = Sentence.of(
             "This client does not wear heels; this one is {lift}. After an injury, ask the clinician.",
             lift=outfit.shoes.rise_of_foot,

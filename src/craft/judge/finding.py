@@ -17,7 +17,7 @@ class Figure:
     name: str
     value: float
     threshold: float
-    unit: Literal["cm", "share", "scale"] = "cm"
+    unit: Literal["cm", "share", "scale", "°C"] = "cm"
 
     def say(self, unit: Unit = "cm") -> str:
         """The figure beside its threshold: “below the break 62 % · asks 60 %”."""
@@ -26,6 +26,8 @@ class Figure:
     def _write(self, value: float, unit: Unit) -> str:
         if self.unit == "cm":
             return format_length(value, unit)
+        if self.unit == "°C":
+            return f"{value:.0f} °C"
         return f"{100 * value:.0f} %" if self.unit == "share" else f"{value:.1f} of 4"
 
 
@@ -44,8 +46,16 @@ class Finding:
     text: Sentence
     school: str | None = None
     also: tuple[str, ...] = field(default=())
+    #: Somebody likes it so all the same; and whether, in this house, that outranks the rule.
+    liked: bool = False
+    outranked: bool = False
 
     @property
     def codes(self) -> tuple[str, ...]:
         """The reason code, and others that say the same in other words."""
         return (self.code, *self.also)
+
+    @property
+    def counts_against(self) -> bool:
+        """Whether it weighs against the look."""
+        return self.stance == "against" and not self.outranked

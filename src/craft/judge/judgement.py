@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Iterator, Mapping
 from dataclasses import dataclass, replace
 from typing import Literal
 
@@ -20,12 +20,14 @@ from craft.judge import (
     length,
     neck,
     pattern,
+    register,
     rise,
     surface,
     swim,
     volume,
 )
 from craft.judge.aims import Aims
+from craft.judge.borders import Border, OutOfReach
 from craft.judge.finding import Finding
 from craft.look import Outfit
 from craft.schools import Schools
@@ -78,6 +80,7 @@ RULES: tuple[Rule, ...] = (
     Rule("hems", hems.place),
     Rule("hems", hems.boot),
     Rule("hems", hems.exposed),
+    Rule("hems", hems.short),
     Rule("layers", layers.third_piece),
     Rule("layers", layers.line),
     Rule("layers", layers.hem),
@@ -108,11 +111,34 @@ RULES: tuple[Rule, ...] = (
     Rule("attention", attention.assets),
     Rule("attention", attention.limits),
     Rule("balance", balance.shape),
+    Rule("balance", balance.shoulders),
+    Rule("balance", balance.light),
+    Rule("register", register.smart),
+    Rule("register", register.code),
+    Rule("register", register.weather),
     Rule("swim", swim.support),
     Rule("swim", swim.waist),
     Rule("swim", swim.pattern),
     Rule("swim", swim.torso),
 )
+
+#: Every border that a house may move.
+BORDERS: tuple[Border, ...] = (
+    *(length.TRAILS_BELOW, length.SKIMS_TO, length.STACK_SHOWS, length.ON_CALF),
+    *(edges.LONG_LEG, edges.HALF, edges.ON_HIP, edges.GAP_SHOWS),
+    *(rise.FULL_MIDDLE, volume.CLOSE, volume.LOOSE, volume.MARKED, volume.BULK_SHOWS),
+    *(feet.HEAVY, feet.LIFTS, colour.ONE_COLOUR, colour.ANCHORS, attention.ENOUGH, register.BEARABLE),
+)
+
+
+def moved(borders: Mapping[str, float]) -> dict[str, float]:
+    """Borders that a house draws elsewhere than usual, checked. Raises OutOfReach."""
+    known = {border.key: border for border in BORDERS}
+    for key in borders:
+        if key not in known:
+            raise OutOfReach(f"“{key[:60]}” is not a border here.")
+    return {key: known[key].checked(value) for key, value in borders.items() if value != known[key].usual}
+
 
 #: A finding against of at least this weight decides alone; a score from the second works (W).
 DECIDES, WORKS = 0.5, 0.55
@@ -134,7 +160,7 @@ class Judgement:
         weighed = [finding for finding in self.findings if finding.stance != "caution"]
         if self.verdict == "works":
             return tuple([f for f in weighed if f.stance == "for"][:LEADING])
-        against = [f for f in weighed if f.stance == "against"]
+        against = [f for f in weighed if f.counts_against]
         return tuple((against or weighed)[:LEADING])
 
 
@@ -150,14 +176,14 @@ def judge(outfit: Outfit, aims: Aims | None = None) -> Judgement:
     aims = aims or Aims()
     schools = outfit.schools
     found = [
-        _weighed(finding, schools)
+        _weighed(finding, schools, aims)
         for rule in RULES
         if not schools.muted or rule.key not in schools.muted
         for finding in rule.check(outfit, aims)
     ]
     found.sort(key=lambda finding: (-finding.weight, finding.rule))
     good = sum(finding.weight for finding in found if finding.stance == "for")
-    bad = sum(finding.weight for finding in found if finding.stance == "against")
+    bad = sum(finding.weight for finding in found if finding.counts_against)
     score = 1 / (1 + math.exp(-1.6 * (good - 1.25 * bad)))
     return Judgement(tuple(found), score, _verdict(found, score))
 
@@ -167,9 +193,12 @@ _SOFTENS = ("dark_recedes", "light_advances", "covers_zone", "skims", "clings", 
 MORE = 1.25
 
 
-def _weighed(finding: Finding, schools: Schools) -> Finding:
-    """A finding as the house weighs it: schools change weights, never facts."""
+def _weighed(finding: Finding, schools: Schools, aims: Aims) -> Finding:
+    """A finding as the house weighs it: schools change weights, never facts. In the school that takes rules for a guide
+    what is liked in spite of one outranks it; in the strict school it is only noted."""
     more = 1.0
+    if finding.stance == "against" and finding.rule in aims.liked:
+        finding = replace(finding, liked=True, outranked=schools.position("rules_weight") == "guide")
     if schools.position("attention") == "soften" and finding.code in _SOFTENS:
         more *= MORE
     if schools.position("rules_weight") == "strict" and finding.stance == "against":
@@ -178,7 +207,7 @@ def _weighed(finding: Finding, schools: Schools) -> Finding:
 
 
 def _verdict(found: list[Finding], score: float) -> Verdict:
-    worst = max((finding.weight for finding in found if finding.stance == "against"), default=0.0)
+    worst = max((finding.weight for finding in found if finding.counts_against), default=0.0)
     if (worst >= DECIDES and score < 0.75) or score < 0.35:
         return "against"
     if score >= WORKS and worst < DECIDES:

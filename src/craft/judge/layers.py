@@ -75,8 +75,8 @@ def hem(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     hip = outfit.body.height("hip") + outfit.lift
     off = layer.hem.cm - hip
     soft = bool(aims.soften & {"hips", "seat"})
-    figure = Figure("hem from the fullest hip", abs(off), ON_HIP)
-    if abs(off) <= ON_HIP and not layer.belted:
+    figure = Figure("hem from the fullest hip", abs(off), ON_HIP.of(outfit))
+    if abs(off) <= ON_HIP.of(outfit) and not layer.belted:
         text = Sentence.of("The layer ends {off} from the fullest hip: a line across the widest place.", off=abs(off))
         weight = 0.25 + (0.2 if soft else 0.0) + (0.1 if outfit.shape == "triangle" else 0.0)
         yield Finding(
@@ -90,7 +90,7 @@ def hem(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
             "Layer ends on the hip",
             text,
         )
-    elif off < -ON_HIP and outfit.bottom is not None and outfit.bottom.has_legs:
+    elif off < -ON_HIP.of(outfit) and outfit.bottom is not None and outfit.bottom.has_legs:
         close = outfit.bottom.volume <= 1.5
         if soft or close:
             text = Sentence.of("The layer falls {off} below the fullest hip and covers the seat.", off=-off)
@@ -132,7 +132,7 @@ def proportion(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
             yield found(
                 "lengthening_line", 0.2, "Coat as long as the skirt", "The layer ends {at} up, with the skirt.", "for"
             )
-        elif layer.hem.cm >= body.height("hip") + lift + ON_HIP and layer.volume <= 2.4:
+        elif layer.hem.cm >= body.height("hip") + lift + ON_HIP.of(outfit) and layer.volume <= 2.4:
             yield found("leg_lengthened", 0.25, "Short neat layer over a long skirt",
                         "The layer ends {at} up: the long skirt keeps its line.", "for", ("waist_marked",))  # fmt: skip
         elif _half_way(outfit, layer):

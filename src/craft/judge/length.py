@@ -6,28 +6,49 @@ from collections.abc import Iterator
 
 from craft.cloth.words import said
 from craft.judge.aims import Aims
+from craft.judge.borders import Border
 from craft.judge.finding import Figure, Finding
 from craft.look import Outfit
 from craft.units import Sentence
 
 #: A hem nearer to the ground than this is trodden on while walking, cm (W).
-TRAILS_BELOW = 0.5
+TRAILS_BELOW = Border(
+    "trails_below",
+    ("length.trailing", "length.floor_length"),
+    "A wide hem nearer to the ground than this trails",
+    0.5,
+    0.0,
+    2.0,
+    "cm",
+)
 #: A floor-length hem clears the ground by at most this much before it reads short, cm: it
 #: skims the top of the foot (brief, section 4).
-SKIMS_TO = 5.0
+SKIMS_TO = Border(
+    "skims_to", ("length.floor_length",), "A floor-length hem clears the ground by at most this", 5.0, 2.0, 8.0, "cm"
+)
 #: Cloth stacked on the foot shows as a fold from this much, cm (W).
-STACK_SHOWS = 2.0
+STACK_SHOWS = Border(
+    "stack_shows",
+    ("length.bunching", "length.hem_place"),
+    "Cloth stacked on the foot shows from this much",
+    2.0,
+    0.5,
+    6.0,
+    "cm",
+)
 #: How near to the fullest calf a hem still lies on it, cm (W).
-ON_CALF = 4.5
+ON_CALF = Border(
+    "on_calf", ("length.hem_place", "hems.place"), "A hem this near to the fullest calf lies on it", 4.5, 1.5, 8.0, "cm"
+)
 
 
 def trailing(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     """A wide hem on the ground: wrong, and unsafe."""
     bottom = outfit.bottom
-    if bottom is None or not bottom.is_wide_hemmed or bottom.inside or bottom.falls_to >= TRAILS_BELOW:
+    if bottom is None or not bottom.is_wide_hemmed or bottom.inside or bottom.falls_to >= TRAILS_BELOW.of(outfit):
         return
-    over = TRAILS_BELOW - bottom.falls_to
-    figure = Figure("hem above the ground", bottom.falls_to, TRAILS_BELOW)
+    over = TRAILS_BELOW.of(outfit) - bottom.falls_to
+    figure = Figure("hem above the ground", bottom.falls_to, TRAILS_BELOW.of(outfit))
     text = Sentence.of("The hem is {over} too long for these shoes and is trodden on.", over=over)
     yield Finding("length.trailing", "trailing_hem", "against", 0.9, "floor", 0.0, figure, "Hem on the ground", text)
     text = Sentence.of("A hem on the ground is a trip hazard on stairs, bicycles and near machines.")
@@ -37,10 +58,10 @@ def trailing(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
 def bunching(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     """A narrow leg longer than the bone allows stacks in folds."""
     bottom = outfit.bottom
-    if bottom is None or bottom.is_wide_hemmed or bottom.inside or bottom.stack < STACK_SHOWS:
+    if bottom is None or bottom.is_wide_hemmed or bottom.inside or bottom.stack < STACK_SHOWS.of(outfit):
         return
     weight = min(0.65, 0.3 + 0.05 * bottom.stack)
-    figure = Figure("cloth stacked", bottom.stack, STACK_SHOWS)
+    figure = Figure("cloth stacked", bottom.stack, STACK_SHOWS.of(outfit))
     text = Sentence.of("The leg is {stack} longer than it can fall: it rumples on the shoe.", stack=bottom.stack)
     yield Finding(
         "length.bunching", "bunching", "against", weight, "ankle", bottom.hem.cm, figure, "Bunches at the ankle", text
@@ -50,7 +71,7 @@ def bunching(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
 def hem_place(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     """A hem on a narrow place of the leg, or on a wide one."""
     bottom, body = outfit.bottom, outfit.body
-    if bottom is None or bottom.inside or bottom.stack >= STACK_SHOWS:
+    if bottom is None or bottom.inside or bottom.stack >= STACK_SHOWS.of(outfit):
         return
     height, on_body = bottom.hem.cm, bottom.hem.cm - outfit.lift
     above_bone = on_body - body.height("ankle_bone")
@@ -77,11 +98,11 @@ def hem_place(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
             None,
             also,
         )
-    elif abs(on_body - calf) <= ON_CALF:
+    elif abs(on_body - calf) <= ON_CALF.of(outfit):
         off = abs(on_body - calf)
         more = 0.15 if aims.wanted("lengthen_legs") or "calves" in aims.soften else 0.0
         full = 0.1 if body.girth("calf") > 0.235 * body.stature else 0.0
-        figure = Figure("hem from the fullest calf", off, ON_CALF)
+        figure = Figure("hem from the fullest calf", off, ON_CALF.of(outfit))
         text = Sentence.of(
             f"The hem lies {'on' if off < 0.5 else '{off} from'} the fullest calf and cuts the leg where it is widest.",
             off=off,
@@ -104,11 +125,11 @@ def hem_place(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
 def floor_length(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     """A floor-length hem that is right for this heel carries the leg to the ground."""
     bottom = outfit.bottom
-    if bottom is None or not bottom.is_wide_hemmed or bottom.inside or bottom.falls_to < TRAILS_BELOW:
+    if bottom is None or not bottom.is_wide_hemmed or bottom.inside or bottom.falls_to < TRAILS_BELOW.of(outfit):
         return
     clear = bottom.falls_to
-    figure = Figure("hem above the ground", clear, SKIMS_TO)
-    if clear <= SKIMS_TO:
+    figure = Figure("hem above the ground", clear, SKIMS_TO.of(outfit))
+    if clear <= SKIMS_TO.of(outfit):
         text = Sentence.of(
             "The hem clears the ground by {clear} in these shoes: one line from hip to floor. For this heel only.",
             clear=clear,
@@ -122,7 +143,7 @@ def floor_length(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         text = Sentence.of(
             "The hem hangs {clear} above the ground; a leg this wide asks for {most} at most, or it reads outgrown.",
             clear=clear,
-            most=SKIMS_TO,
+            most=SKIMS_TO.of(outfit),
         )
         yield Finding(
             "length.floor",

@@ -6,13 +6,22 @@ from collections.abc import Iterator
 
 from craft.cloth.words import said
 from craft.judge.aims import Aims
+from craft.judge.borders import Border
 from craft.judge.finding import Figure, Finding, Stance
 from craft.look import Outfit
 from craft.units import Sentence
 
 #: A belly that comes to this share of the hip counts as a full middle (W; the reference body's
 #: comes to 0.86, proportions.py).
-FULL_MIDDLE = 0.93
+FULL_MIDDLE = Border(
+    "full_middle",
+    ("rise.full_middle", "volume.cling", "cloth.upper_clings"),
+    "A belly of this share of the hip counts as a full middle",
+    0.93,
+    0.85,
+    1.02,
+    "share",
+)
 #: A band this far below the navel leaves a full middle above it, cm.
 SITS_UNDER = 2.5
 #: A very high band this near under the bust rides up on a short torso, cm (W).
@@ -61,7 +70,7 @@ def full_middle(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     bottom, body = outfit.bottom, outfit.body
     if bottom is None:
         return
-    if body.girth("belly") / body.girth("hip") < FULL_MIDDLE and "middle" not in aims.soften:
+    if body.girth("belly") / body.girth("hip") < FULL_MIDDLE.of(outfit) and "middle" not in aims.soften:
         return
     school = outfit.schools.position("full_middle_rise")
     stretch = "stretch" in bottom.piece.fabric or bottom.piece.kind == "leggings"

@@ -22,7 +22,7 @@ def variety(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         return
     at = outfit.bottom.waistband.cm if outfit.bottom else large[0].low
     surfaces = {area.surface for area in large}
-    one_colour = all(difference(area.colour, large[0].colour) <= ONE_COLOUR for area in large)
+    one_colour = all(difference(area.colour, large[0].colour) <= ONE_COLOUR.of(outfit) for area in large)
     lively = surfaces & set(LIVELY)
     figure = Figure("surfaces", float(len(surfaces)), 2.0, "scale")
     if len(surfaces) == 1 and lively - {"denim"}:

@@ -5,18 +5,30 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from craft.judge.aims import Aims
+from craft.judge.borders import Border
 from craft.judge.finding import Figure, Finding
 from craft.judge.rise import FULL_MIDDLE
 from craft.look import Outfit
 from craft.units import Sentence
 from craft.wear.ease import fit_word
-from craft.wear.top import BULK_SHOWS
 
 #: Volumes run from 0 (tight) to 4 (oversized). Both at or below the first: close all over;
 #: both at or above the second: loose all over; apart by the third: a contrast (W).
-CLOSE, LOOSE, APART = 1.15, 2.55, 1.0
+CLOSE = Border(
+    "close", ("volume.contrast",), "Both halves at most this full read close all over", 1.15, 0.6, 1.7, "scale"
+)
+LOOSE = Border(
+    "loose", ("volume.contrast",), "Both halves at least this full read loose all over", 2.55, 2.0, 3.5, "scale"
+)
+APART = 1.0
 #: A waist marked at least this clearly (0 to 1) counts as marked; below the second as lost.
-MARKED, LOST = 0.55, 0.15
+MARKED = Border("marked", ("volume.waist",), "A waist this clearly marked counts as marked", 0.55, 0.35, 0.85, "share")
+LOST = 0.15
+#: Cloth hidden under a band counts as bulk from this much: thickness (0 to 1) times the share of the girth tucked in, more
+#: with more slack (W).
+BULK_SHOWS = Border(
+    "bulk_shows", ("volume.tuck_bulk",), "So much cloth under a band shows as bulk", 0.45, 0.25, 0.8, "share"
+)
 
 
 def contrast(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
@@ -30,8 +42,8 @@ def contrast(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     height = outfit.break_at or bottom.waistband.cm
     school = outfit.schools.position("volume_rule")
     pair = f"{fit_word(above)} above, {fit_word(below)} below"
-    if above <= CLOSE and below <= CLOSE:
-        figure = Figure("the looser half", max(above, below), CLOSE, "scale")
+    if above <= CLOSE.of(outfit) and below <= CLOSE.of(outfit):
+        figure = Figure("the looser half", max(above, below), CLOSE.of(outfit), "scale")
         text = Sentence.of(f"Close all over ({pair}): nothing eases, and every line shows.")
         weight = 0.5 + (0.15 if above + below < 0.8 else 0.0)
         yield Finding(
@@ -46,7 +58,7 @@ def contrast(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
             text,
             "volume_rule",
         )
-    elif above >= LOOSE and below >= LOOSE:
+    elif above >= LOOSE.of(outfit) and below >= LOOSE.of(outfit):
         yield from _loose(outfit, above, below, height, pair, school)
     elif abs(above - below) >= APART:
         figure = Figure("difference of ease", abs(above - below), APART, "scale")
@@ -68,8 +80,8 @@ def contrast(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
 
 
 def _loose(outfit: Outfit, above: float, below: float, height: float, pair: str, school: str) -> Iterator[Finding]:
-    figure = Figure("the closer half", min(above, below), LOOSE, "scale")
-    rescued = outfit.waist_marked >= MARKED
+    figure = Figure("the closer half", min(above, below), LOOSE.of(outfit), "scale")
+    rescued = outfit.waist_marked >= MARKED.of(outfit)
     ankle = bool(outfit.skin)
     if school == "relaxed" and (ankle or rescued):
         text = Sentence.of(f"Eased both ways ({pair}), and skin at the ankle or a marked waist keeps the person in it.")
@@ -114,9 +126,9 @@ def waist(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         return
     marked = outfit.waist_marked
     height = bottom.waistband.cm
-    figure = Figure("waist marked", marked, MARKED, "share")
+    figure = Figure("waist marked", marked, MARKED.of(outfit), "share")
     wanted = 0.1 if aims.wanted("define_waist", "lengthen_legs") else 0.0
-    if marked >= MARKED:
+    if marked >= MARKED.of(outfit):
         how = "the band shows" if top.tucked else "the top follows it"
         text = Sentence.of(f"The waist is marked: {how}.")
         yield Finding(
@@ -149,11 +161,13 @@ def _hangs_well(outfit: Outfit) -> bool:
 def tuck_bulk(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     """Thick or plentiful cloth pushed under a band balloons."""
     top, bottom = outfit.top, outfit.bottom
-    if top is None or bottom is None or top.bulk < BULK_SHOWS:
+    if top is None or bottom is None or top.bulk < BULK_SHOWS.of(outfit):
         return
-    figure = Figure("cloth under the band", top.bulk, BULK_SHOWS, "share")
+    figure = Figure("cloth under the band", top.bulk, BULK_SHOWS.of(outfit), "share")
     text = Sentence.of("This much cloth under the band makes a roll around the middle.")
-    weight = min(0.6, 0.35 + 0.4 * (top.bulk - BULK_SHOWS))
+    # Under a close or thin bottom every fold is read (brief, section 5: not for sheer or clinging skirts).
+    shows = bottom.volume <= CLOSE.of(outfit) or bool(bottom.piece.fabric & {"thin", "sheer", "clinging", "satin"})
+    weight = min(0.75, 0.35 + 0.4 * (top.bulk - BULK_SHOWS.of(outfit)) + (0.15 if shows else 0.0))
     yield Finding(
         "volume.tuck_bulk",
         "bulk_at_tuck",
@@ -172,7 +186,7 @@ def cling(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     top, body = outfit.top, outfit.body
     if top is None or top.volume > 0.6:
         return
-    full = body.girth("belly") / body.girth("hip") >= FULL_MIDDLE or bool(aims.soften & {"middle", "bust"})
+    full = body.girth("belly") / body.girth("hip") >= FULL_MIDDLE.of(outfit) or bool(aims.soften & {"middle", "bust"})
     if not full:
         return
     figure = Figure("ease at the bust", top.ease * body.girth("bust"), 0.0)

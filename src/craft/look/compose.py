@@ -33,8 +33,9 @@ UNDER_CLOSED, UNDER_OPEN = 0.25, 0.75
 BELTED = 1.0
 
 
-#: Crotch height over stature from which a torso is short (W: the reference body's is 0.455).
-SHORT_TORSO = 0.466
+#: Crotch height over stature from which a torso is short (W: half-way between the usual body, 0.473, and one that is
+#: said to be short in the torso, 0.491).
+SHORT_TORSO = 0.482
 
 
 @lru_cache(maxsize=256)

@@ -68,6 +68,9 @@ CUFF_CM = 3.0
 FOOT_OVER_ANKLE = 1.45
 #: A hem this wide falls past the instep to the ground instead of resting on the foot, cm (W).
 FALLS_PAST_FOOT = 46.0
+#: In a heel the foot slopes: the top of it stands higher above the ground by the first share of the heel, and a hem
+#: slides down it by the second before it stacks, which is why a heel takes up a long leg (brief, section 4; shares W).
+FOOT_TOP_RISES, SLIDES_DOWN = 0.8, 0.5
 
 
 @dataclass(frozen=True, slots=True)
@@ -151,14 +154,17 @@ def wear_bottom(body: Body, piece: Piece, shoes: WornShoes, schools: Schools) ->
     else:
         free = landed if landed is not None else landed_height(body, hem_word, lift)
     thigh, knee, opening = _girths(body, piece, row)
+    if measured is None and landed is None and hem_word == "foot" and opening < FALLS_PAST_FOOT:
+        free += FOOT_TOP_RISES * shoes.rise_of_foot
     leg = _leg(body, free, fork, lift, thigh, knee, opening)
     opening = leg[-1][1]
-    rest = _rests_at(body, lift, opening)
+    rest = _rests_at(body, shoes, opening)
     crotch = body.heights["crotch_height"]
     described = measured is None and landed is None
     sources = (crotch,) if measured is not None else ()
     hem = Landing.of(max(free, rest), *sources, described=described)
-    calf_ease = _girth_on(leg, max(body.height("calf") + lift, free)) - body.girth("calf")
+    calf_at = max(body.height("calf") + lift, free)
+    calf_ease = _girth_on(leg, calf_at) - body.leg_girth(calf_at - lift)
     navel = body.height("navel") + lift
     from_navel = waistband.cm - navel
     return WornBottom(
@@ -179,16 +185,19 @@ def wear_bottom(body: Body, piece: Piece, shoes: WornShoes, schools: Schools) ->
         thigh_ease=thigh - body.girth("thigh"),
         knee_ease=knee - body.girth("knee"),
         calf_ease=calf_ease,
-        volume=_volume(body, thigh, knee, calf_ease, opening),
+        volume=_volume(body, free - lift, thigh, knee, calf_ease, opening),
         reads_as=reads_as(calf_ease, knee, opening, knee - body.girth("knee")),
         inside=piece.word("worn") == "inside",
         cuffed=piece.flag("cuffed"),
     )
 
 
-def _volume(body: Body, thigh: float, knee: float, calf_ease: float, opening: float) -> float:
-    """Volume of the leg from its ease at thigh, knee, calf and hem; stretch counts a little."""
+def _volume(body: Body, hem: float, thigh: float, knee: float, calf_ease: float, opening: float) -> float:
+    """Volume of the leg from its ease at thigh, knee, calf and hem; of one that ends above the knee, from what there is."""
     calf = body.girth("calf")
+    if hem > body.height("knee"):
+        at_hem = body.leg_girth(hem)
+        return leg_volume(0.5 * (thigh - body.girth("thigh")) / body.girth("thigh") + 0.5 * (opening - at_hem) / at_hem)
     mean = (
         0.3 * max(thigh - body.girth("thigh"), -3.0) / body.girth("thigh")
         + 0.3 * (knee - body.girth("knee")) / body.girth("knee")
@@ -251,12 +260,13 @@ def _leg(
     return (*kept, (free, girth))
 
 
-def _rests_at(body: Body, lift: float, opening: float) -> float:
+def _rests_at(body: Body, shoes: WornShoes, opening: float) -> float:
     """The height at which a hem that is too long comes to rest."""
-    bone = body.height("ankle_bone") + lift
+    bone = body.height("ankle_bone") + shoes.lift
     if opening < FOOT_OVER_ANKLE * body.girth("ankle"):
         return bone
-    return bone - FLOOR_BELOW if opening < FALLS_PAST_FOOT else 0.0
+    slope = SLIDES_DOWN * max(0.0, shoes.rise_of_foot)
+    return max(0.0, bone - FLOOR_BELOW - slope) if opening < FALLS_PAST_FOOT else 0.0
 
 
 def inseam_for(body: Body, cut: str, hem_word: str, lift: float) -> float:

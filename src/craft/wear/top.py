@@ -69,9 +69,6 @@ TUCKS: dict[str, TuckRow] = {
     "knot": TuckRow(1, 0.5, 0, 0.8, -0.4, 0.0),
     "bra": TuckRow(1, 1, 1, 0.8, -0.3, 0.0),
 }
-#: Cloth hidden under a band counts as bulk from this much: thickness (0 to 1) times the share
-#: of the girth tucked in, more with more slack (W).
-BULK_SHOWS = 0.45
 
 
 @dataclass(frozen=True, slots=True)

@@ -11,18 +11,17 @@ from typing import Any, Literal
 from pydantic import BaseModel
 
 from craft.advise import Mend
+from craft.advise.figures import figures_worn
 from craft.assessment import Assessment, picture
 from craft.body import Quantity
 from craft.body.measures import HEIGHTS, label
 from craft.cloth.colour import hex_of
-from craft.cloth.words import said
+from craft.cloth.words import figure_name, said
 from craft.draw import Shape
 from craft.judge import Finding
 from craft.look import Outfit
 from craft.schools import Schools
 from craft.units import Unit
-from craft.wear.over import over_bust, over_hip
-from craft.wear.top import top_length
 
 
 class LandmarkOut(BaseModel):
@@ -182,33 +181,13 @@ def drawn(shape: Shape) -> DrawnShape:
 
 
 def _figures(outfit: Outfit) -> dict[str, list[FigureOut]]:
-    """The figures a stylist may take with a tape, by slot: measured, or nominal on this body."""
-    found: dict[str, list[tuple[str, str, float]]] = {}
-    body, bottom, top, shoes, layer = outfit.body, outfit.bottom, outfit.top, outfit.shoes, outfit.outer
-    shoulder = body.height("shoulder") + outfit.lift
-    if bottom and bottom.piece.slot == "bottom" and bottom.has_legs:
-        found["bottom"] = [
-            ("front_rise_cm", "front rise", bottom.front_rise),
-            ("inseam_cm", "inseam", bottom.inseam),
-            ("leg_opening_cm", "leg opening", bottom.opening),
-        ]
-    elif bottom and bottom.piece.kind == "skirt":
-        waist = body.height("waist")
-        found["bottom"] = [("length_cm", "length", waist + outfit.lift + over_hip(body, waist) - bottom.hem.cm)]
-    elif bottom and bottom.piece.kind == "dress":
-        waist = body.height("waist")
-        found["one_piece"] = [("length_cm", "length", shoulder + 0.5 * over_hip(body, waist) - bottom.hem.cm)]
-    if top and top.piece.slot == "top":
-        found["top"] = [("length_cm", "length", top_length(body, top, outfit.lift)), ("chest_cm", "chest", top.chest)]
-    if layer:
-        found["layer"] = [("length_cm", "length", shoulder + over_bust(body) - layer.hem.cm)]
-    if shoes.piece:
-        found["shoes"] = [("heel_cm", "heel", shoes.heel)]
+    """The figures a stylist may take with a tape, by slot."""
     return {
         slot: [
-            FigureOut(key=key, label=name, cm=round(cm, 1), settled=_taken(outfit, slot, key)) for key, name, cm in rows
+            FigureOut(key=key, label=figure_name(key), cm=round(cm, 1), settled=_taken(outfit, slot, key))
+            for key, cm in rows
         ]
-        for slot, rows in found.items()
+        for slot, rows in figures_worn(outfit).items()
     }
 
 
