@@ -18,7 +18,7 @@ TRAILS_BELOW = Border(
     "A wide hem nearer to the ground than this trails",
     0.5,
     0.0,
-    2.0,
+    3.5,
     "cm",
 )
 #: A floor-length hem clears the ground by at most this much before it reads short, cm: it
@@ -38,7 +38,13 @@ STACK_SHOWS = Border(
 )
 #: How near to the fullest calf a hem still lies on it, cm (W).
 ON_CALF = Border(
-    "on_calf", ("length.hem_place", "hems.place"), "A hem this near to the fullest calf lies on it", 4.5, 1.5, 8.0, "cm"
+    "on_calf",
+    ("length.hem_place", "hems.place"),
+    "A hem this near to the fullest calf lies on it",
+    4.5,
+    1.5,
+    10.0,
+    "cm",
 )
 
 
