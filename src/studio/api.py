@@ -15,6 +15,8 @@ from craft.cloth.description import NothingRead
 from craft.cloth.spoken import NotUnderstood
 from craft.formats.client_file import NotAClientFile
 from craft.formats.measures_csv import NotATable
+from craft.judge.aims import UnknownAim
+from craft.judge.borders import OutOfReach
 from craft.schools import UnknownSchool
 from craft.units import NotALength
 from studio.bodies.api import router as bodies
@@ -133,7 +135,18 @@ def _wrong_word(request: HttpRequest, error: Exception) -> HttpResponse:
 
 _IN_WORDS = (
     *(UnknownWord, UnknownMeasure, UnknownSchool, NotALength, NotUnderstood),
-    *(NotAllowed, NotATable, NotAClientFile, NothingRead, NotTried, NotAPicture, TooMany, UnknownRule),
+    *(
+        NotAllowed,
+        NotATable,
+        NotAClientFile,
+        NothingRead,
+        NotTried,
+        NotAPicture,
+        TooMany,
+        UnknownRule,
+        UnknownAim,
+        OutOfReach,
+    ),
 )
 for problem in _IN_WORDS:
     api.add_exception_handler(problem, _wrong_word)

@@ -58,8 +58,8 @@ class House:
         told = self.api.ask("GET", f"/clients/{self.client.id}/desk").told
         return {row["name"]: row for row in told["measures"]}
 
-    def keep(self, name: str = "Look", pieces: list[dict[str, Any]] | None = None) -> Any:
-        body = {"name": name, "pieces": pieces or [{"is": "jeans"}]}
+    def keep(self, name: str = "Look", pieces: list[dict[str, Any]] | None = None, **more: Any) -> Any:
+        body = {"name": name, "pieces": pieces or [{"is": "jeans"}], **more}
         return self.api.ask("POST", f"/clients/{self.client.id}/looks", body)
 
 

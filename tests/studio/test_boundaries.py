@@ -52,6 +52,8 @@ BODIES: dict[str, Any] = {
     "/clients/{client_id}/assess": {"pieces": []},
     "/clients/{client_id}/doubts": {"pieces": []},
     "/clients/{client_id}/rail": {"pieces": []},
+    "/clients/{client_id}/remedies": {"pieces": []},
+    "/clients/{client_id}/switch": {"pieces": [], "school": "wide_leg_shoe", "position": "echo"},
     "/clients/{client_id}/compare": {"looks": [{"pieces": []}, {"pieces": [{"is": "jeans"}]}]},
     "/clients/{client_id}/shopping/place": {"text": "inseam 70 cm"},
     "/clients/{client_id}/looks": {"name": "Taken", "pieces": []},

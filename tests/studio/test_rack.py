@@ -15,6 +15,15 @@ def hang(house: House, line: str, piece_id: str | None = None) -> Any:
     return house.api.ask("POST", f"/clients/{house.client.id}/rack", body)
 
 
+def hang_piece(house: House, piece: dict[str, Any]) -> dict[str, Any]:
+    """A piece as it stands in words and figures, on the rack."""
+    body = {"id": str(uuid.uuid4()), "piece": piece}
+    answer = house.api.ask("POST", f"/clients/{house.client.id}/rack/pieces", body)
+    assert answer.status_code == 201, answer.told
+    told: dict[str, Any] = answer.told
+    return told
+
+
 def rack(house: House, heel: float = 2) -> list[dict[str, Any]]:
     told = house.api.ask("GET", f"/clients/{house.client.id}/rack?heel_cm={heel}").told
     return list(told["pieces"])

@@ -15,6 +15,7 @@ from studio.looks.models import Look
 from studio.people.models import Client
 from tests.studio.conftest import House
 from tests.studio.test_desk import aged
+from tests.studio.test_rack import hang_piece
 
 DOCS = Path(__file__).resolve().parents[2] / "docs"
 
@@ -32,7 +33,15 @@ def furnished(house: House) -> None:
     house.begin()
     house.read("hip", "101")
     house.read("shoulder_breadth", "38", said=True)
-    house.keep("Rehearsal", [{"is": "jeans", "inseam_cm": 70, "colour": "navy"}])
+    jeans = {"is": "jeans", "inseam_cm": 70, "colour": "navy"}
+    piece = hang_piece(house, jeans)
+    day = house.keep("Rehearsal", [jeans], from_rack={"bottom": piece["id"]}, facts={"tags": ["work"]}).told
+    setting = {"occasion": "dinner", "celsius": 12, "rain": True}
+    liked = [{"rule": "feet.toe", "who": "client", "on": "2026-11-20", "why": "her lucky shoes"}]
+    facts = {"variant": "up", "setting": setting, "liked": liked, "client_said": "More like me."}
+    house.keep("Concert", [{**jeans, "cuffed": True}, {"is": "pumps"}], variant_of=day["id"], facts=facts)
+    ways = {"schools": {"wide_leg_shoe": "echo"}, "muted": ["feet.toe"]}
+    house.api.ask("PATCH", path, {"version": 2, "own_ways": ways})
 
 
 def exported(house: House, client_id: Any) -> dict[str, Any]:
@@ -48,7 +57,7 @@ def test_a_client_exported_and_imported_is_the_same_client(house: House, other: 
     assert [len(session["readings"]) for session in file["sessions"]] == [3, 2]
     text = json.dumps(file)
     preview = other.api.ask("POST", "/client-files/preview", {"text": text}).told
-    assert (preview["name"], preview["sessions"], preview["readings"], preview["looks"]) == ("Pia Reed", 2, 5, 1)
+    assert (preview["name"], preview["sessions"], preview["readings"], preview["looks"]) == ("Pia Reed", 2, 5, 2)
     assert Client.objects.filter(studio=other.member.studio).count() == 1
     made = other.api.ask("POST", "/client-files", {"text": text})
     assert made.status_code == 201
@@ -126,7 +135,11 @@ def test_an_unusual_body_goes_out_and_comes_in_again_as_a_table(house: House, ot
 
 def test_erasing_leaves_nothing_and_proves_it(house: House, other: House) -> None:
     furnished(house)
-    ids = [str(house.client.id), *(str(row.id) for row in Reading.objects.all()), str(Look.objects.get().id)]
+    ids = [
+        str(house.client.id),
+        *(str(row.id) for row in Reading.objects.all()),
+        str(Look.objects.get(name="Rehearsal").id),
+    ]
     path = f"/clients/{house.client.id}"
     wrong = house.api.ask("POST", f"{path}/erase", {"name": "Pia"})
     assert (wrong.status_code, wrong.told["field"]) == (422, "name")
@@ -134,7 +147,14 @@ def test_erasing_leaves_nothing_and_proves_it(house: House, other: House) -> Non
     house.api.ask("DELETE", path)
     proof = house.api.ask("POST", f"{path}/erase", {"name": " Pia  Reed "}).told
     assert proof["remaining"] == 0 and proof["by"] == "Ada Stitch"
-    assert proof["rows"] == {"Client": 1, "MeasuringSession": 2, "Reading": 5, "Withdrawal": 1, "Look": 1}
+    assert proof["rows"] == {
+        "Client": 1,
+        "MeasuringSession": 2,
+        "Reading": 5,
+        "Withdrawal": 1,
+        "Look": 2,
+        "RackPiece": 1,
+    }
     assert not MeasuringSession.objects.exists() and not Withdrawal.objects.exists()
     with connection.cursor() as cursor:
         for table in connection.introspection.table_names(cursor):

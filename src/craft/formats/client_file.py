@@ -14,6 +14,7 @@ from pydantic import BaseModel, ConfigDict, Field, StringConstraints, Validation
 from craft.body.measures import MEASURES
 from craft.formats.brief_form import Aims, BriefForm, Said, Short
 from craft.formats.fitting_form import FiledErrand, FiledFitting, FiledTrial
+from craft.formats.look_form import FiledLook
 from craft.formats.rack_form import FiledPiece
 
 FORMAT: Literal["basilwood-client"] = "basilwood-client"
@@ -63,11 +64,11 @@ class FiledSession(_Part):
     readings: list[FiledReading] = Field(default=[], max_length=500)
 
 
-class FiledLook(_Part):
-    """A look: its name and its pieces in words and figures."""
+class FiledWays(_Part):
+    """Where this client is judged otherwise than the house judges: schools taken, rules not followed."""
 
-    name: Short = ""
-    pieces: list[dict[str, Any]] = Field(default=[], max_length=12)
+    schools: dict[str, str] = {}
+    muted: list[str] = Field(default=[], max_length=200)
 
 
 class ClientFile(_Part):
@@ -79,6 +80,7 @@ class ClientFile(_Part):
     note: Annotated[str, StringConstraints(strip_whitespace=True, max_length=400)] = ""
     aims: Aims = Aims()
     brief: BriefForm = BriefForm()
+    ways: FiledWays = FiledWays()
     sessions: list[FiledSession] = Field(default=[], max_length=500)
     looks: list[FiledLook] = Field(default=[], max_length=500)
     rack: list[FiledPiece] = Field(default=[], max_length=2000)
@@ -97,6 +99,7 @@ __all__ = [
     "FiledReading",
     "FiledSession",
     "FiledTrial",
+    "FiledWays",
     "NotAClientFile",
     "Said",
     "read_file",

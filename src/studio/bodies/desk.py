@@ -74,4 +74,4 @@ def next_for(member: Member, client_id: Any) -> tuple[Worth, ...]:
     pieces = [Piece.of(piece) for look in held for piece in look]
     bottoms = [piece for piece in dict.fromkeys(pieces) if piece.slot == "bottom"][:12]
     measures = measures_from(known_of(client, open_session(client)))
-    return next_measures(measures, bottoms, client.studio.ways)
+    return next_measures(measures, bottoms, client.ways)

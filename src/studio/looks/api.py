@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from datetime import datetime
 from typing import Any, Literal
 from uuid import UUID
@@ -10,15 +11,20 @@ from django.http import HttpRequest, HttpResponse
 from ninja import Router, Schema, Status
 from pydantic import BaseModel, Field
 
+from craft.advise.switch import Switched
 from craft.assessment import picture
 from craft.body.measures import label
 from craft.cloth import words
 from craft.cloth.spoken import hear
+from craft.formats.look_form import FiledSetting, LookFacts
+from craft.judge import Finding
+from craft.units import format_length
 from studio.looks import services
 from studio.looks.assessment import AssessmentOut, DrawnShape, assessment_out, drawn
+from studio.looks.links import rack_of, worn_now
 from studio.looks.models import Look
 from studio.people.models import Client
-from studio.schemas import MaybeName, PieceWords, answer, said
+from studio.schemas import MaybeName, PieceWords, Refusal, answer, said
 
 router = Router()
 #: A look of more pieces than this is a slip.
@@ -26,8 +32,13 @@ MOST_PIECES = 12
 
 
 class LookIn(Schema):
+    """A look to keep. `from_rack` says by the place on the body which piece of the client's rack is worn there."""
+
     name: MaybeName = ""
     pieces: list[PieceWords] = Field(max_length=MOST_PIECES)
+    facts: LookFacts = LookFacts()
+    variant_of: UUID | None = None
+    from_rack: dict[str, UUID] = Field(default={}, max_length=MOST_PIECES)
 
 
 class LookChange(LookIn):
@@ -39,13 +50,26 @@ class LookOut(Schema):
     client_id: UUID
     name: str
     pieces: list[PieceWords]
+    facts: LookFacts
+    variant_of: UUID | None
+    from_rack: dict[str, UUID]
     version: int
     changed_at: datetime
     changed_by: str
 
 
 class Pieces(Schema):
+    """Pieces to be judged: where they are worn, and the rules that are outranked because somebody likes it so."""
+
     pieces: list[PieceWords] = Field(max_length=MOST_PIECES)
+    setting: FiledSetting = FiledSetting()
+    liked: list[str] = Field(default=[], max_length=40)
+
+
+class Described(Schema):
+    """Pieces that were heard in a sentence."""
+
+    pieces: list[PieceWords]
 
 
 class GoesOut(BaseModel):
@@ -122,16 +146,71 @@ class Vocabulary(Schema):
     colours: list[Colour]
 
 
-def look_out(look: Look) -> LookOut:
+class StepOut(BaseModel):
+    """One change of a way to mend: words of the piece at a slot, or a piece of the rack to put on."""
+
+    means: Literal["free", "rack", "tailor", "buy"]
+    text: str
+    slot: str
+    change: dict[str, Any]
+    piece_id: UUID | None
+
+
+class RemedyOut(BaseModel):
+    """A way to mend, with what it reaches: verdict, what no longer speaks against the look, what then does."""
+
+    means: Literal["free", "rack", "tailor", "buy"]
+    steps: list[StepOut]
+    verdict: Literal["works", "watch", "against"]
+    score: float
+    gone: list[str]
+    new: list[str]
+    shop: str
+
+
+class RemediesOut(BaseModel):
+    remedies: list[RemedyOut]
+
+
+class Switch(Pieces):
+    """The same pieces, asked of another position of a school."""
+
+    school: str = Field(max_length=40)
+    position: str = Field(max_length=40)
+
+
+class SwitchedOut(BaseModel):
+    """What another school would say: the verdicts, and in words what comes, what goes and what turns."""
+
+    now: Literal["works", "watch", "against"]
+    then: Literal["works", "watch", "against"]
+    says: list[str]
+
+
+def look_out(look: Look, rack: Mapping[str, Any] | None = None) -> LookOut:
+    """A look, its pieces as they hang on the rack now where they come from there."""
+    pieces = worn_now(look, rack_of([look]) if rack is None else rack)
     return LookOut(
         id=look.id,
         client_id=look.client_id,
         name=look.name,
-        pieces=[PieceWords.model_validate(piece) for piece in look.pieces],
+        pieces=[PieceWords.model_validate(piece) for piece in pieces],
+        facts=LookFacts.model_validate(look.facts),
+        variant_of=look.variant_of_id,
+        from_rack={place: UUID(link["piece"]) for place, link in look.links.items()},
         version=look.version,
         changed_at=look.changed_at,
         changed_by=look.changed_by.name if look.changed_by else "",
     )
+
+
+def _asked(given: Pieces) -> services.Question:
+    return services.Question([said(piece) for piece in given.pieces], given.setting.read(), frozenset(given.liked))
+
+
+def _kept(given: LookIn) -> services.Kept:
+    pieces = [said(piece) for piece in given.pieces]
+    return services.Kept(given.name, pieces, given.facts, given.variant_of, given.from_rack)
 
 
 @router.get("/words", response=Vocabulary)
@@ -148,24 +227,23 @@ def vocabulary(request: HttpRequest) -> Any:
     )
 
 
-@router.post("/words/hear", response=Pieces, exclude_none=True, by_alias=True)
+@router.post("/words/hear", response=Described, exclude_none=True, by_alias=True)
 def hear_words(request: HttpRequest, given: Spoken) -> Any:
     """The pieces of a look described in a sentence."""
-    return Pieces(pieces=[PieceWords.model_validate(piece) for piece in hear(given.text)])
+    return Described(pieces=[PieceWords.model_validate(piece) for piece in hear(given.text)])
 
 
 @router.post("/clients/{uuid:client_id}/assess", response=AssessmentOut)
 def assess(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
     """Land, judge, mend and draw pieces on a client's body; none gives the body alone."""
-    pieces = [said(piece) for piece in given.pieces]
-    told = assessment_out(*services.assess_for(request.user, client_id, pieces))
+    told = assessment_out(*services.assess_for(request.user, client_id, _asked(given)))
     return HttpResponse(told.model_dump_json(exclude_none=True), content_type="application/json")
 
 
 @router.post("/clients/{uuid:client_id}/doubts", response=DoubtsOut)
 def doubts(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
     """The measures that could still turn the verdict of these pieces; asked when the hand rests."""
-    found, unit = services.doubts_for(request.user, client_id, [said(piece) for piece in given.pieces])
+    found, unit = services.doubts_for(request.user, client_id, _asked(given))
     return DoubtsOut(
         doubts=[
             DoubtOut(measure=one.measure, label=label(one.measure), low=one.low, high=one.high, text=one.text.say(unit))
@@ -177,7 +255,6 @@ def doubts(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
 @router.post("/clients/{uuid:client_id}/rail", response=RailOut)
 def rail(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
     """Every piece of the client's rack put on with these in its place, judged and ranked."""
-    pieces = [said(piece) for piece in given.pieces]
     return answer(
         RailOut(
             goes=[
@@ -188,16 +265,64 @@ def rail(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
                     by=round(goes.by, 3),
                     why=goes.why.title if goes.why else "",
                 )
-                for goes in services.rail_for(request.user, client_id, pieces)
+                for goes in services.rail_for(request.user, client_id, _asked(given))
             ]
         )
     )
 
 
+@router.post("/clients/{uuid:client_id}/remedies", response=RemediesOut)
+def remedies(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
+    """Ways to mend what is on: free, from the rack, by the tailor, to buy; two changes where one does not do."""
+    found, unit = services.remedies_for(request.user, client_id, _asked(given))
+    return answer(
+        RemediesOut(
+            remedies=[
+                RemedyOut(
+                    means=remedy.means,
+                    steps=[
+                        StepOut(
+                            means=step.means,
+                            text=step.text.say(unit),
+                            slot=step.slot,
+                            change=dict(step.change),
+                            piece_id=UUID(step.key) if step.key else None,
+                        )
+                        for step in remedy.steps
+                    ],
+                    verdict=remedy.judgement.verdict,
+                    score=round(remedy.judgement.score, 3),
+                    gone=[finding.title for finding in remedy.gone],
+                    new=[finding.title for finding in remedy.new],
+                    shop=", ".join(f"{name} {format_length(cm, unit)}" for name, cm in remedy.shop),
+                )
+                for remedy in found
+            ]
+        )
+    )
+
+
+@router.post("/clients/{uuid:client_id}/switch", response={200: SwitchedOut, 422: Refusal})
+def switch(request: HttpRequest, client_id: UUID, given: Switch) -> Any:
+    """What another position of a school would say of these pieces; nothing is written."""
+    told, unit = services.switched(request.user, client_id, _asked(given), given.school, given.position)
+    says = [
+        *(f"No longer: {finding.title.lower()}." for finding in told.gone),
+        *(f"Then: {finding.text.say(unit)}" for finding in told.new),
+        *(f"Turns {finding.stance}: {finding.text.say(unit)}" for finding in told.turned if _turns(told, finding)),
+        *(f"Weighs otherwise: {finding.title.lower()}." for finding in told.turned if not _turns(told, finding)),
+    ]
+    return answer(SwitchedOut(now=told.now.verdict, then=told.then.verdict, says=says))
+
+
+def _turns(told: Switched, finding: Finding) -> bool:
+    return any(was.rule == finding.rule and was.stance != finding.stance for was in told.now.findings)
+
+
 @router.post("/clients/{uuid:client_id}/compare", response=ComparedOut)
 def compare(request: HttpRequest, client_id: UUID, given: Several) -> Any:
     """Two to four looks side by side: each judged and drawn, and why the best is better than the next."""
-    told = services.compared(request.user, client_id, [[said(piece) for piece in look.pieces] for look in given.looks])
+    told = services.compared(request.user, client_id, [_asked(look) for look in given.looks])
     return answer(
         ComparedOut(
             looks=[
@@ -222,21 +347,21 @@ def looks(request: HttpRequest, client_id: UUID) -> Any:
     """A client's looks, the last changed first."""
     client = Client.objects.of(request.user).kept().found(id=client_id)
     rows = Look.objects.of(request.user).kept().filter(client=client).select_related("changed_by")
-    return [look_out(look) for look in rows.order_by("-changed_at")]
+    found = list(rows.order_by("-changed_at"))
+    rack = rack_of(found)
+    return [look_out(look, rack) for look in found]
 
 
 @router.post("/clients/{uuid:client_id}/looks", response={201: LookOut}, exclude_none=True, by_alias=True)
 def keep(request: HttpRequest, client_id: UUID, given: LookIn) -> Any:
     """Keep a new look."""
-    pieces = [said(piece) for piece in given.pieces]
-    return Status(201, look_out(services.keep_look(request.user, client_id, given.name, pieces)))
+    return Status(201, look_out(services.keep_look(request.user, client_id, _kept(given))))
 
 
 @router.put("/looks/{uuid:look_id}", response=LookOut, exclude_none=True, by_alias=True)
 def change(request: HttpRequest, look_id: UUID, given: LookChange) -> Any:
     """Change a look; refused with the current one when somebody changed it meanwhile."""
-    pieces = [said(piece) for piece in given.pieces]
-    return look_out(services.change_look(request.user, look_id, given.version, given.name, pieces))
+    return look_out(services.change_look(request.user, look_id, given.version, _kept(given)))
 
 
 @router.delete("/looks/{uuid:look_id}", response={204: None})

@@ -20,6 +20,7 @@ from craft.cloth.words import figure_name, said
 from craft.draw import Shape
 from craft.judge import Finding
 from craft.look import Outfit
+from craft.look.register import formality_of, insulation_of
 from craft.schools import Schools
 from craft.units import Unit
 
@@ -62,6 +63,9 @@ class FindingOut(BaseModel):
     text: str
     figure: str
     school: str | None
+    #: Somebody likes it so all the same; `outranked` where that counts for more than the rule.
+    liked: bool
+    outranked: bool
     mend: MendOut | None
 
 
@@ -94,6 +98,9 @@ class AssessmentOut(BaseModel):
     #: What goes without saying, by slot and key: the plain middle of the piece's kind.
     usual: dict[str, dict[str, str]]
     findings: list[FindingOut]
+    #: How formal it reads, 0 to 4, and how warm it is, clo; nothing with nothing on.
+    formality: float | None
+    clo: float | None
     verdict: Literal["works", "watch", "against"] | None
     score: float | None
     leading: list[str]
@@ -130,6 +137,8 @@ def assessment_out(assessment: Assessment, unit: Unit) -> AssessmentOut:
             _finding(finding, assessment.mends.get(finding.rule), unit, outfit.schools)
             for finding in judgement.findings
         ],
+        formality=formality_of(outfit.look.pieces),
+        clo=round(insulation_of(outfit.look.pieces), 2) if dressed else None,
         verdict=judgement.verdict if dressed else None,
         score=round(judgement.score, 3) if dressed else None,
         leading=[finding.title for finding in judgement.leading],
@@ -162,6 +171,8 @@ def _finding(finding: Finding, mend: Mend | None, unit: Unit, schools: Schools) 
         text=finding.text.say(unit),
         figure=finding.figure.say(unit),
         school=_view(finding, schools),
+        liked=finding.liked,
+        outranked=finding.outranked,
         mend=MendOut(slot=mend.slot, change=dict(mend.change), text=mend.text.say(unit), score=round(mend.score, 3))
         if mend and against
         else None,

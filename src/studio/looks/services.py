@@ -3,21 +3,28 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Any
+from uuid import UUID
 
 from craft.advise.doubt import Doubt, doubts
 from craft.advise.explain import why_better
 from craft.advise.rail import Goes, place_of, rank
+from craft.advise.remedies import Remedy, remedies
+from craft.advise.switch import Switched, switch
 from craft.assessment import Assessment, assess
 from craft.body import Body
 from craft.cloth import Piece
-from craft.judge import Judgement, Sentence, judge
+from craft.formats.look_form import LookFacts
+from craft.judge import Aims, Judgement, Sentence, judge
+from craft.judge.aims import Setting
 from craft.look import Look as CraftLook
 from craft.look import Outfit, compose
+from craft.schools import Schools
 from craft.units import Unit
 from studio.bodies.known import measures_of
 from studio.concurrency import write
+from studio.looks.links import kept_links
 from studio.looks.models import Look
 from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
@@ -25,33 +32,73 @@ from studio.rack.models import RackPiece
 Pieces = list[Mapping[str, Any]]
 
 
-def assess_for(member: Member, client_id: Any, pieces: Pieces) -> tuple[Assessment, Unit]:
-    """Assess pieces on a client's body by the studio's schools, and the unit to say it in.
+#: No setting said.
+ANYWHERE = Setting()
 
-    Raises UnknownWord.
-    """
+
+@dataclass(frozen=True)
+class Worn:
+    """Pieces on a client's body, and all that they are judged by."""
+
+    body: Body
+    look: CraftLook
+    schools: Schools
+    aims: Aims
+    unit: Unit
+
+
+@dataclass(frozen=True)
+class Question:
+    """What is asked of the engine: pieces, where they are worn, what is liked all the same."""
+
+    pieces: Pieces
+    setting: Setting = ANYWHERE
+    liked: frozenset[str] = frozenset()
+
+
+def worn_by(member: Member, client_id: Any, asked: Question) -> Worn:
+    """A question on a client's body, by how they are judged. Raises UnknownWord."""
     client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
-    look = CraftLook.of(pieces)
-    body = Body.of(measures_of(client))
-    assessment = assess(body, look, client.studio.ways, client.wishes)
-    return assessment, client.studio.unit
+    look = CraftLook.of(asked.pieces)
+    aims = replace(client.wishes, setting=asked.setting, liked=asked.liked)
+    return Worn(Body.of(measures_of(client)), look, client.ways, aims, client.studio.unit)
 
 
-def doubts_for(member: Member, client_id: Any, pieces: Pieces) -> tuple[tuple[Doubt, ...], Unit]:
+def assess_for(member: Member, client_id: Any, asked: Question) -> tuple[Assessment, Unit]:
+    """Assess pieces on a client's body, and the unit to say it in. Raises UnknownWord."""
+    on = worn_by(member, client_id, asked)
+    return assess(on.body, on.look, on.schools, on.aims), on.unit
+
+
+def doubts_for(member: Member, client_id: Any, asked: Question) -> tuple[tuple[Doubt, ...], Unit]:
     """What could still turn the verdict of pieces on a client's body. Raises UnknownWord."""
-    client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
-    body, look = Body.of(measures_of(client)), CraftLook.of(pieces)
-    found = doubts(body, look, client.studio.ways, client.wishes) if look.pieces else ()
-    return found, client.studio.unit
+    on = worn_by(member, client_id, asked)
+    return (doubts(on.body, on.look, on.schools, on.aims) if on.look.pieces else ()), on.unit
 
 
-def rail_for(member: Member, client_id: Any, pieces: Pieces) -> tuple[Goes, ...]:
+def rail_for(member: Member, client_id: Any, asked: Question) -> tuple[Goes, ...]:
     """The pieces of a client's rack, ranked by how they go with these. Raises UnknownWord."""
-    client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
-    rows = RackPiece.objects.of(member).kept().filter(client=client)
-    rack = [(str(row.id), Piece.of(row.piece)) for row in rows if row.facts.get("state", "in_use") != "to_let_go"]
-    body, schools = Body.of(measures_of(client)), client.studio.ways
-    return rank(body, CraftLook.of(pieces), rack, schools, client.wishes)
+    on = worn_by(member, client_id, asked)
+    return rank(on.body, on.look, _rack(member, client_id), on.schools, on.aims)
+
+
+def remedies_for(member: Member, client_id: Any, asked: Question) -> tuple[tuple[Remedy, ...], Unit]:
+    """Ways to mend what is on, from what is free to what is to be bought. Raises UnknownWord."""
+    on = worn_by(member, client_id, asked)
+    return remedies(on.body, on.look, _rack(member, client_id), on.schools, on.aims), on.unit
+
+
+def switched(member: Member, client_id: Any, asked: Question, school: str, position: str) -> tuple[Switched, Unit]:
+    """What another position of a school would say of the same look. Raises UnknownWord or UnknownSchool."""
+    on = worn_by(member, client_id, asked)
+    other = Schools.of({**dict(on.schools.taken), school: position}, on.schools.muted, dict(on.schools.moved))
+    return switch(on.body, on.look, on.schools, other, on.aims), on.unit
+
+
+def _rack(member: Member, client_id: Any) -> list[tuple[str, Piece]]:
+    """What of a client's rack can be worn: nothing that is to go."""
+    rows = RackPiece.objects.of(member).kept().filter(client_id=client_id)
+    return [(str(row.id), Piece.of(row.piece)) for row in rows if row.facts.get("state", "in_use") != "to_let_go"]
 
 
 @dataclass(frozen=True)
@@ -64,12 +111,11 @@ class Compared:
     unit: Unit
 
 
-def compared(member: Member, client_id: Any, looks: list[Pieces]) -> Compared:
+def compared(member: Member, client_id: Any, looks: list[Question]) -> Compared:
     """Judge several looks of a client; which is best, and why it is better than the next. Raises UnknownWord."""
-    client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
-    body, schools, aims = Body.of(measures_of(client)), client.studio.ways, client.wishes
-    outfits = [compose(body, CraftLook.of(pieces), schools) for pieces in looks]
-    judged = [judge(outfit, aims) for outfit in outfits]
+    worn = [worn_by(member, client_id, asked) for asked in looks]
+    outfits = [compose(on.body, on.look, on.schools) for on in worn]
+    judged = [judge(outfit, on.aims) for outfit, on in zip(outfits, worn, strict=True)]
     ranked = sorted(range(len(judged)), key=lambda at: -judged[at].score)
     because = tuple(
         finding.text if own else Sentence(f"The other: {finding.text.template}", finding.text.lengths)
@@ -80,20 +126,56 @@ def compared(member: Member, client_id: Any, looks: list[Pieces]) -> Compared:
         tuple(place for place in sorted(own.keys() | places[0].keys()) if own.get(place) != places[0].get(place))
         for own in places
     ]
-    return Compared(tuple(zip(outfits, judged, differs, strict=True)), ranked[0], because, client.studio.unit)
+    return Compared(tuple(zip(outfits, judged, differs, strict=True)), ranked[0], because, worn[0].unit)
 
 
-def keep_look(member: Member, client_id: Any, name: str, pieces: Pieces) -> Look:
-    """Keep a new look."""
-    CraftLook.of(pieces)
+@dataclass(frozen=True)
+class Kept:
+    """What is kept of a look."""
+
+    name: str
+    pieces: Pieces
+    facts: LookFacts
+    variant_of: UUID | None
+    from_rack: Mapping[str, UUID]
+
+
+def keep_look(member: Member, client_id: Any, kept: Kept) -> Look:
+    """Keep a new look. Raises UnknownWord."""
+    CraftLook.of(kept.pieces)
     client = Client.objects.of(member).kept().found(id=client_id)
-    return Look.objects.create(studio_id=member.studio_id, client=client, name=name, pieces=pieces, changed_by=member)
+    return Look.objects.create(
+        studio_id=member.studio_id,
+        client=client,
+        name=kept.name,
+        pieces=kept.pieces,
+        facts=kept.facts.model_dump(mode="json"),
+        variant_of=_origin(client, kept.variant_of),
+        links=kept_links(kept.pieces, kept.from_rack, client, {}),
+        changed_by=member,
+    )
 
 
-def change_look(member: Member, look_id: Any, version: int, name: str, pieces: Pieces) -> Look:
+def change_look(member: Member, look_id: Any, version: int, kept: Kept) -> Look:
     """Change a look that is still at `version`; raises Stale."""
-    CraftLook.of(pieces)
-    return write(Look, member, look_id, version, name=name, pieces=pieces)
+    CraftLook.of(kept.pieces)
+    look: Look = Look.objects.of(member).kept().select_related("client").found(id=look_id)
+    return write(
+        Look,
+        member,
+        look_id,
+        version,
+        name=kept.name,
+        pieces=kept.pieces,
+        facts=kept.facts.model_dump(mode="json"),
+        variant_of=_origin(look.client, kept.variant_of),
+        links=kept_links(kept.pieces, kept.from_rack, look.client, look.links),
+    )
+
+
+def _origin(client: Client, variant_of: UUID | None) -> Look | None:
+    """The look a variant was made from, if it is one of the same client's."""
+    return Look.objects.filter(client=client, id=variant_of).first() if variant_of else None
 
 
 def remove_look(member: Member, look_id: Any) -> None:

@@ -20,7 +20,9 @@ from craft.cloth.colour import hex_of
 from craft.cloth.colouring import WORDS as COLOURING
 from craft.cloth.colouring import Pick, near_the_face, pairs, read_picks
 from craft.formats.brief_form import Aims, BriefForm, Colouring
+from craft.formats.client_file import FiledWays
 from craft.judge.aims import WORDS as AIM_WORDS
+from craft.judge.judgement import moved
 from craft.measuring.ageing import due_on
 from craft.measuring.cards import in_order
 from craft.schools import ASKED, POSITIONS, Schools
@@ -43,6 +45,7 @@ class StudioOut(Schema):
     schools: dict[str, str]
     own_list: list[str]
     muted: list[str]
+    borders: dict[str, float]
     version: int
 
 
@@ -59,6 +62,8 @@ class StudioChange(Schema):
     own_list: list[str] | None = Field(default=None, max_length=len(MEASURES))
     #: Rules of the engine that the house does not follow, by key.
     muted: list[str] | None = Field(default=None, max_length=200)
+    #: Borders that the house draws elsewhere than usual, by key, cm (or the border's own unit).
+    borders: dict[str, float] | None = Field(default=None, max_length=200)
 
 
 class School(Schema):
@@ -77,6 +82,7 @@ class ClientChange(Schema):
     note: Note | None = None
     aims: Aims | None = None
     brief: BriefForm | None = None
+    own_ways: FiledWays | None = None
 
 
 class ClientRow(BaseModel):
@@ -108,6 +114,8 @@ class ClientOut(ClientRow):
 
     aims: Aims
     brief: BriefForm
+    #: Where they are judged otherwise than the house judges.
+    own_ways: FiledWays
     cautions: list[CautionOut]
 
 
@@ -199,6 +207,8 @@ def change_studio(request: HttpRequest, change: StudioChange) -> Any:
         Schools.of(changes["schools"])
     if "muted" in changes:
         changes["muted"] = checked_rules(changes["muted"])
+    if "borders" in changes:
+        changes["borders"] = moved(changes["borders"])
     if "own_list" in changes:
         changes["own_list"] = list(in_order(tuple(changes["own_list"])))
     return services.change_studio(request.user, change.version, **changes)
@@ -219,7 +229,9 @@ def client_out(client: Client) -> ClientOut:
     row = row_of(client, services.counts(client.studio_id, [client.id]).get(client.id))
     brief = BriefForm.model_validate(client.brief)
     said = [CautionOut(because=caution.because, text=caution.text) for caution in cautions(brief.limits)]
-    return ClientOut(**row.model_dump(), aims=Aims.model_validate(client.aims), brief=brief, cautions=said)
+    ways = FiledWays.model_validate(client.own_ways)
+    aims = Aims.model_validate(client.aims)
+    return ClientOut(**row.model_dump(), aims=aims, brief=brief, own_ways=ways, cautions=said)
 
 
 @router.get("/clients", response=ClientList)
@@ -272,6 +284,9 @@ def add_client(request: HttpRequest, given: ClientIn) -> Any:
 def change_client(request: HttpRequest, client_id: UUID, change: ClientChange) -> Any:
     """Change a client's name, note, aims or brief."""
     changes = change.model_dump(exclude={"version"}, exclude_none=True)
+    if "own_ways" in changes:
+        Schools.of(changes["own_ways"]["schools"])
+        changes["own_ways"]["muted"] = checked_rules(changes["own_ways"]["muted"])
     return client_out(services.change_client(request.user, client_id, change.version, **changes))
 
 

@@ -23,14 +23,16 @@ class Studio(models.Model):
     schools = models.JSONField(default=dict, blank=True)
     #: Rules of the engine that this house does not follow, by key.
     muted = models.JSONField(default=list, blank=True)
+    #: Borders of rules that this house draws elsewhere than usual, by key.
+    borders = models.JSONField(default=dict, blank=True)
     #: The studio's own list of measures to take, beside the protocols that come with the house.
     own_list = models.JSONField(default=list, blank=True)
     version = models.PositiveIntegerField(default=1)
 
     @property
     def ways(self) -> Schools:
-        """How this house judges: the schools it follows, and the rules it has muted."""
-        return Schools.of(self.schools, self.muted)
+        """How this house judges: the schools it follows, the rules it has muted, the borders it has moved."""
+        return Schools.of(self.schools, self.muted, self.borders)
 
     def __str__(self) -> str:
         return self.name
@@ -74,6 +76,19 @@ class Client(StudioRow):
     aims = models.JSONField(default=dict, blank=True)
     #: The brief as the conversation filled it (craft.formats.brief_form).
     brief = models.JSONField(default=dict, blank=True)
+    #: Where they are judged otherwise than the house judges: {"schools": {...}, "muted": [...]}.
+    own_ways = models.JSONField(default=dict, blank=True)
+
+    @property
+    def ways(self) -> Schools:
+        """How this client is judged: as the house judges, but where they take another school or leave a rule out."""
+        return self.ways_in(self.studio.ways)
+
+    def ways_in(self, house: Schools) -> Schools:
+        """How this client is judged in a house that judges so."""
+        own: dict[str, Any] = self.own_ways
+        taken = {**dict(house.taken), **own.get("schools", {})}
+        return Schools.of(taken, house.muted | frozenset(own.get("muted", ())), dict(house.moved))
 
     @property
     def wishes(self) -> Aims:

@@ -9,20 +9,23 @@ from typing import Any
 from django.db import connection, transaction
 
 from craft.formats.brief_form import Aims, BriefForm
-from craft.formats.client_file import ClientFile, FiledConsent, FiledLook, FiledReading, FiledSession
+from craft.formats.client_file import ClientFile, FiledConsent, FiledReading, FiledSession, FiledWays
 from craft.formats.measures_csv import ReadingOrigin, Row, Table, read_table, write_table
 from craft.look import Look as CraftLook
+from craft.schools import Schools
 from craft.units import Unit
 from studio.bodies.known import measures_of, today
 from studio.bodies.models import MeasuringSession, Reading, Withdrawal
 from studio.fittings import filing
 from studio.fittings.models import Errand, Fitting, Trial
+from studio.looks.filing import filed_looks, restore_looks
 from studio.looks.models import Look
 from studio.people.models import Client, Member
 from studio.pictures.models import Picture
 from studio.rack import services as rack
 from studio.rack.models import RackPiece
 from studio.records.models import Erasure
+from studio.rules.services import checked as checked_rules
 
 
 def file_of(member: Member, client_id: Any) -> ClientFile:
@@ -37,7 +40,8 @@ def file_of(member: Member, client_id: Any) -> ClientFile:
         aims=Aims.model_validate(client.aims),
         brief=BriefForm.model_validate(client.brief),
         sessions=[_filed(session) for session in sessions.prefetch_related("readings__withdrawal")],
-        looks=[FiledLook(name=look.name, pieces=look.pieces) for look in looks],
+        ways=FiledWays.model_validate(client.own_ways),
+        looks=filed_looks(list(looks), [row.id for row in hanging]),
         rack=[rack.filed(row) for row in hanging],
         fittings=filing.filed_of(member, client, [row.id for row in hanging]),
         errands=filing.errands_of(member, client, [row.id for row in hanging]),
@@ -68,6 +72,7 @@ def client_from_file(member: Member, filed: ClientFile) -> Client:
     that cannot be read; then nothing is written."""
     for look in filed.looks:
         CraftLook.of(look.pieces)
+    Schools.of(filed.ways.schools, checked_rules(filed.ways.muted))
     with transaction.atomic():
         client = Client.objects.create(
             studio_id=member.studio_id,
@@ -75,15 +80,13 @@ def client_from_file(member: Member, filed: ClientFile) -> Client:
             note=filed.note,
             aims=filed.aims.model_dump(),
             brief=filed.brief.model_dump(),
+            own_ways=filed.ways.model_dump(),
             changed_by=member,
         )
         for session in filed.sessions:
             _restore(member, client, session)
-        for look in filed.looks:
-            Look.objects.create(
-                studio_id=member.studio_id, client=client, name=look.name, pieces=look.pieces, changed_by=member
-            )
         hung = rack.hang_filed(member, client, filed.rack)
+        restore_looks(member, client, filed.looks, hung)
         filing.restore(member, client, filed.fittings, hung)
         filing.restore_errands(member, client, filed.errands, hung, None)
     return client

@@ -10,6 +10,7 @@ from ninja import Router
 from pydantic import BaseModel, Field
 
 from craft.judge import RULES
+from craft.judge.judgement import BORDERS
 from studio.rules import services
 from studio.schemas import Refusal, answer
 
@@ -27,8 +28,22 @@ class RuleOut(BaseModel):
     touches: int
 
 
+class BorderOut(BaseModel):
+    """A figure that rules hold a look against: usual, where this house draws it, and how far it may be moved."""
+
+    key: str
+    rules: list[str]
+    says: str
+    unit: Literal["cm", "share", "scale", "°C"]
+    usual: float
+    low: float
+    high: float
+    drawn: float
+
+
 class RulesOut(BaseModel):
     rules: list[RuleOut]
+    borders: list[BorderOut]
 
 
 class Ways(BaseModel):
@@ -36,6 +51,7 @@ class Ways(BaseModel):
 
     schools: dict[str, str] = Field(max_length=40)
     muted: list[str] = Field(max_length=200)
+    borders: dict[str, float] = Field(default={}, max_length=200)
 
 
 class OtherwiseOut(BaseModel):
@@ -76,6 +92,7 @@ def rules(request: HttpRequest) -> Any:
     """Every rule of the engine."""
     spoken = services.touched(request.user)
     muted = set(request.user.studio.muted)
+    drawn = request.user.studio.borders
     return answer(
         RulesOut(
             rules=[
@@ -87,7 +104,20 @@ def rules(request: HttpRequest) -> Any:
                     touches=len(spoken[rule.key]),
                 )
                 for rule in RULES
-            ]
+            ],
+            borders=[
+                BorderOut(
+                    key=border.key,
+                    rules=list(border.rules),
+                    says=border.says,
+                    unit=border.unit,
+                    usual=border.usual,
+                    low=border.low,
+                    high=border.high,
+                    drawn=drawn.get(border.key, border.usual),
+                )
+                for border in BORDERS
+            ],
         )
     )
 
@@ -116,7 +146,7 @@ def spoken_of(request: HttpRequest, key: str) -> Any:
 @router.post("/rules/effect", response={200: EffectOut, 422: Refusal})
 def effect(request: HttpRequest, given: Ways) -> Any:
     """What another way of judging would change; nothing is written."""
-    told = services.effect_of(request.user, given.schools, given.muted)
+    told = services.effect_of(request.user, given.schools, given.muted, given.borders)
     return answer(
         EffectOut(
             looks=[

@@ -3,19 +3,22 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Any
 
 from craft.body import Body
 from craft.cloth import Piece, UnknownWord
 from craft.fit import land
+from craft.formats.look_form import LookFacts
 from craft.judge import RULES, Aims, judge
 from craft.judge.finding import Finding
+from craft.judge.judgement import moved
 from craft.look import Look as CraftLook
 from craft.look import Outfit, compose
 from craft.schools import Schools
 from craft.wear.shoes import barefoot_on
 from studio.bodies.known import measures_of
+from studio.looks.links import rack_of, worn_now
 from studio.looks.models import Look
 from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
@@ -54,15 +57,19 @@ def kept_looks(member: Member) -> Iterator[Held]:
     """The studio's looks, the last changed first, each on its client's body."""
     rows = Look.objects.of(member).kept().filter(client__removed_at=None).select_related("client__studio")
     bodies: dict[Any, Body] = {}
-    for look in rows.order_by("-changed_at")[:MOST_LOOKS]:
+    looks = list(rows.order_by("-changed_at")[:MOST_LOOKS])
+    rack = rack_of(looks)
+    for look in looks:
         if look.client_id not in bodies:
             bodies[look.client_id] = Body.of(measures_of(look.client))
         try:
-            worn = CraftLook.of(look.pieces)
+            worn = CraftLook.of(worn_now(look, rack))
         except UnknownWord:
             continue
-        outfit = compose(bodies[look.client_id], worn, look.client.studio.ways)
-        yield Held(look, outfit, look.client.wishes)
+        facts = LookFacts.model_validate(look.facts)
+        liked = frozenset(exception.rule for exception in facts.liked)
+        aims = replace(look.client.wishes, setting=facts.setting.read(), liked=liked)
+        yield Held(look, compose(bodies[look.client_id], worn, look.client.ways), aims)
 
 
 def touched(member: Member) -> dict[str, list[Look]]:
@@ -94,21 +101,22 @@ class Effect:
     landed: int
 
 
-def effect_of(member: Member, schools: dict[str, str], muted: list[str]) -> Effect:
-    """What would be said otherwise under these schools without these rules. Raises UnknownSchool or UnknownRule."""
-    ways = Schools.of(schools, checked(muted))
+def effect_of(member: Member, schools: dict[str, str], muted: list[str], borders: dict[str, float]) -> Effect:
+    """What would be said otherwise under these schools, without these rules, with these borders; a client's own ways
+    stay theirs. Raises UnknownSchool, UnknownRule or OutOfReach."""
+    house = Schools.of(schools, checked(muted), moved(borders))
     looks, judged = [], 0
     for held in kept_looks(member):
         judged += 1
         now = judge(held.outfit, held.aims).verdict
-        then = judge(compose(held.outfit.body, held.outfit.look, ways), held.aims).verdict
+        then = judge(compose(held.outfit.body, held.outfit.look, held.look.client.ways_in(house)), held.aims).verdict
         if now != then:
             looks.append(Otherwise(held.look, now, then))
-    pieces, landed = _pieces(member, ways)
+    pieces, landed = _pieces(member, house)
     return Effect(tuple(looks), judged, pieces, landed)
 
 
-def _pieces(member: Member, ways: Schools) -> tuple[dict[str, int], int]:
+def _pieces(member: Member, house: Schools) -> tuple[dict[str, int], int]:
     """Pieces of every rack whose checks would be worded otherwise, by client, and how many were looked at."""
     found: dict[str, int] = {}
     landed = 0
@@ -123,7 +131,7 @@ def _pieces(member: Member, ways: Schools) -> tuple[dict[str, int], int]:
                 tuple(
                     (check.key, check.stance, check.title, check.text) for check in land(body, piece, shoes, way).checks
                 )
-                for way in (client.studio.ways, ways)
+                for way in (client.ways, client.ways_in(house))
             )
             if now != then:
                 found[client.name] = found.get(client.name, 0) + 1

@@ -39,7 +39,7 @@ def shopper_of(member: Member, client_id: Any) -> Shopper:
     return Shopper(
         client.name,
         body_of(client),
-        client.studio.ways,
+        client.ways,
         # After an injury a change of heel is the clinician's to allow (brief, section 16).
         heels="heels" not in client.aims.get("wont", ()) and INJURY not in client.brief.get("limits", ()),
         seated=bool(client.brief.get("seated")),

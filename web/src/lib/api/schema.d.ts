@@ -528,6 +528,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client_id}/remedies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Remedies
+         * @description Ways to mend what is on: free, from the rack, by the tailor, to buy; two changes where one does not do.
+         */
+        post: operations["studio_looks_api_remedies"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/switch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Switch
+         * @description What another position of a school would say of these pieces; nothing is written.
+         */
+        post: operations["studio_looks_api_switch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client_id}/compare": {
         parameters: {
             query?: never;
@@ -1705,6 +1745,10 @@ export interface components {
             own_list: string[];
             /** Muted */
             muted: string[];
+            /** Borders */
+            borders: {
+                [key: string]: number;
+            };
             /** Version */
             version: number;
         };
@@ -1746,6 +1790,10 @@ export interface components {
             own_list?: string[] | null;
             /** Muted */
             muted?: string[] | null;
+            /** Borders */
+            borders?: {
+                [key: string]: number;
+            } | null;
         };
         /**
          * ClientList
@@ -1957,6 +2005,7 @@ export interface components {
             due_on?: string | null;
             aims: components["schemas"]["Aims"];
             brief: components["schemas"]["BriefForm"];
+            own_ways: components["schemas"]["FiledWays"];
             /** Cautions */
             cautions: components["schemas"]["CautionOut"][];
         };
@@ -1971,6 +2020,24 @@ export interface components {
             depth?: ("light" | "medium" | "deep") | null;
             /** Clarity */
             clarity?: ("soft" | "medium" | "clear") | null;
+        };
+        /**
+         * FiledWays
+         * @description Where this client is judged otherwise than the house judges: schools taken, rules not followed.
+         */
+        FiledWays: {
+            /**
+             * Schools
+             * @default {}
+             */
+            schools: {
+                [key: string]: string;
+            };
+            /**
+             * Muted
+             * @default []
+             */
+            muted: string[];
         };
         /**
          * Stretch
@@ -2001,6 +2068,7 @@ export interface components {
             note?: string | null;
             aims?: components["schemas"]["Aims"] | null;
             brief?: components["schemas"]["BriefForm"] | null;
+            own_ways?: components["schemas"]["FiledWays"] | null;
         };
         /**
          * BriefWords
@@ -2342,14 +2410,30 @@ export interface components {
             /** Both Sides */
             both_sides: boolean;
         };
-        /** BorderOut */
+        /**
+         * BorderOut
+         * @description A figure that rules hold a look against: usual, where this house draws it, and how far it may be moved.
+         */
         BorderOut: {
-            /** Shape */
-            shape: string;
-            /** Measure */
-            measure: string;
-            /** Cm */
-            cm: number;
+            /** Key */
+            key: string;
+            /** Rules */
+            rules: string[];
+            /** Says */
+            says: string;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "cm" | "share" | "scale" | "°C";
+            /** Usual */
+            usual: number;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /** Drawn */
+            drawn: number;
         };
         /** DifferenceOut */
         DifferenceOut: {
@@ -2678,6 +2762,14 @@ export interface components {
             /** Colours */
             colours: components["schemas"]["Colour"][];
         };
+        /**
+         * Described
+         * @description Pieces that were heard in a sentence.
+         */
+        Described: {
+            /** Pieces */
+            pieces: components["schemas"]["PieceWords"][];
+        };
         /** PieceWords */
         PieceWords: {
             /**
@@ -2830,11 +2922,6 @@ export interface components {
             /** Wool Pct */
             wool_pct?: number | null;
         };
-        /** Pieces */
-        Pieces: {
-            /** Pieces */
-            pieces: components["schemas"]["PieceWords"][];
-        };
         /** Spoken */
         Spoken: {
             /** Text */
@@ -2866,6 +2953,10 @@ export interface components {
             };
             /** Findings */
             findings: components["schemas"]["FindingOut"][];
+            /** Formality */
+            formality: number | null;
+            /** Clo */
+            clo: number | null;
             /** Verdict */
             verdict: ("works" | "watch" | "against") | null;
             /** Score */
@@ -2953,6 +3044,10 @@ export interface components {
             figure: string;
             /** School */
             school: string | null;
+            /** Liked */
+            liked: boolean;
+            /** Outranked */
+            outranked: boolean;
             mend: components["schemas"]["MendOut"] | null;
         };
         /** LandmarkOut */
@@ -2980,6 +3075,45 @@ export interface components {
             text: string;
             /** Score */
             score: number;
+        };
+        /**
+         * FiledSetting
+         * @description Where the look is to be worn; all may stay open.
+         */
+        FiledSetting: {
+            /** Occasion */
+            occasion?: ("workshop" | "relaxed_office" | "formal_office" | "on_stage" | "seated_work" | "outdoors" | "dinner" | "weekend" | "home" | "travel" | "ceremony") | null;
+            /** Code */
+            code?: ("none" | "relaxed" | "smart" | "formal" | "black" | "uniform" | "protective" | "religious") | null;
+            /** Celsius */
+            celsius?: number | null;
+            /**
+             * Rain
+             * @default false
+             */
+            rain: boolean;
+        };
+        /**
+         * Pieces
+         * @description Pieces to be judged: where they are worn, and the rules that are outranked because somebody likes it so.
+         */
+        Pieces: {
+            /** Pieces */
+            pieces: components["schemas"]["PieceWords"][];
+            /**
+             * @default {
+             *       "occasion": null,
+             *       "code": null,
+             *       "celsius": null,
+             *       "rain": false
+             *     }
+             */
+            setting: components["schemas"]["FiledSetting"];
+            /**
+             * Liked
+             * @default []
+             */
+            liked: string[];
         };
         /** DoubtsOut */
         DoubtsOut: {
@@ -3015,6 +3149,102 @@ export interface components {
         RailOut: {
             /** Goes */
             goes: components["schemas"]["GoesOut"][];
+        };
+        /** RemediesOut */
+        RemediesOut: {
+            /** Remedies */
+            remedies: components["schemas"]["RemedyOut"][];
+        };
+        /**
+         * RemedyOut
+         * @description A way to mend, with what it reaches: verdict, what no longer speaks against the look, what then does.
+         */
+        RemedyOut: {
+            /**
+             * Means
+             * @enum {string}
+             */
+            means: "free" | "rack" | "tailor" | "buy";
+            /** Steps */
+            steps: components["schemas"]["StepOut"][];
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "works" | "watch" | "against";
+            /** Score */
+            score: number;
+            /** Gone */
+            gone: string[];
+            /** New */
+            new: string[];
+            /** Shop */
+            shop: string;
+        };
+        /**
+         * StepOut
+         * @description One change of a way to mend: words of the piece at a slot, or a piece of the rack to put on.
+         */
+        StepOut: {
+            /**
+             * Means
+             * @enum {string}
+             */
+            means: "free" | "rack" | "tailor" | "buy";
+            /** Text */
+            text: string;
+            /** Slot */
+            slot: string;
+            /** Change */
+            change: {
+                [key: string]: unknown;
+            };
+            /** Piece Id */
+            piece_id: string | null;
+        };
+        /**
+         * SwitchedOut
+         * @description What another school would say: the verdicts, and in words what comes, what goes and what turns.
+         */
+        SwitchedOut: {
+            /**
+             * Now
+             * @enum {string}
+             */
+            now: "works" | "watch" | "against";
+            /**
+             * Then
+             * @enum {string}
+             */
+            then: "works" | "watch" | "against";
+            /** Says */
+            says: string[];
+        };
+        /**
+         * Switch
+         * @description The same pieces, asked of another position of a school.
+         */
+        Switch: {
+            /** Pieces */
+            pieces: components["schemas"]["PieceWords"][];
+            /**
+             * @default {
+             *       "occasion": null,
+             *       "code": null,
+             *       "celsius": null,
+             *       "rain": false
+             *     }
+             */
+            setting: components["schemas"]["FiledSetting"];
+            /**
+             * Liked
+             * @default []
+             */
+            liked: string[];
+            /** School */
+            school: string;
+            /** Position */
+            position: string;
         };
         /**
          * ComparedOut
@@ -3057,6 +3287,79 @@ export interface components {
             /** Looks */
             looks: components["schemas"]["Pieces"][];
         };
+        /**
+         * Liked
+         * @description An exception: a rule that speaks against the look, and who likes it so all the same.
+         */
+        Liked: {
+            /** Rule */
+            rule: string;
+            /**
+             * Who
+             * @default client
+             * @enum {string}
+             */
+            who: "client" | "stylist";
+            /** On */
+            on?: string | null;
+            /**
+             * Why
+             * @default
+             */
+            why: string;
+        };
+        /**
+         * LookFacts
+         * @description Tags, notes, what the client said, where it is worn, how it stands, and what was liked in spite of a rule.
+         */
+        LookFacts: {
+            /**
+             * Tags
+             * @default []
+             */
+            tags: string[];
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Client Said
+             * @default
+             */
+            client_said: string;
+            /**
+             * @default {
+             *       "occasion": null,
+             *       "code": null,
+             *       "celsius": null,
+             *       "rain": false
+             *     }
+             */
+            setting: components["schemas"]["FiledSetting"];
+            /**
+             * Standing
+             * @default
+             * @enum {string}
+             */
+            standing: "" | "chosen" | "rejected";
+            /**
+             * Why Not
+             * @default
+             */
+            why_not: string;
+            /**
+             * Variant
+             * @default
+             * @enum {string}
+             */
+            variant: "" | "up" | "down" | "other";
+            /**
+             * Liked
+             * @default []
+             */
+            liked: components["schemas"]["Liked"][];
+        };
         /** LookOut */
         LookOut: {
             /**
@@ -3073,6 +3376,13 @@ export interface components {
             name: string;
             /** Pieces */
             pieces: components["schemas"]["PieceWords"][];
+            facts: components["schemas"]["LookFacts"];
+            /** Variant Of */
+            variant_of: string | null;
+            /** From Rack */
+            from_rack: {
+                [key: string]: string;
+            };
             /** Version */
             version: number;
             /**
@@ -3083,7 +3393,10 @@ export interface components {
             /** Changed By */
             changed_by: string;
         };
-        /** LookIn */
+        /**
+         * LookIn
+         * @description A look to keep. `from_rack` says by the place on the body which piece of the client's rack is worn there.
+         */
         LookIn: {
             /**
              * Name
@@ -3092,6 +3405,33 @@ export interface components {
             name: string;
             /** Pieces */
             pieces: components["schemas"]["PieceWords"][];
+            /**
+             * @default {
+             *       "tags": [],
+             *       "note": "",
+             *       "client_said": "",
+             *       "setting": {
+             *         "celsius": null,
+             *         "code": null,
+             *         "occasion": null,
+             *         "rain": false
+             *       },
+             *       "standing": "",
+             *       "why_not": "",
+             *       "variant": "",
+             *       "liked": []
+             *     }
+             */
+            facts: components["schemas"]["LookFacts"];
+            /** Variant Of */
+            variant_of?: string | null;
+            /**
+             * From Rack
+             * @default {}
+             */
+            from_rack: {
+                [key: string]: string;
+            };
         };
         /** LookChange */
         LookChange: {
@@ -3102,6 +3442,33 @@ export interface components {
             name: string;
             /** Pieces */
             pieces: components["schemas"]["PieceWords"][];
+            /**
+             * @default {
+             *       "tags": [],
+             *       "note": "",
+             *       "client_said": "",
+             *       "setting": {
+             *         "celsius": null,
+             *         "code": null,
+             *         "occasion": null,
+             *         "rain": false
+             *       },
+             *       "standing": "",
+             *       "why_not": "",
+             *       "variant": "",
+             *       "liked": []
+             *     }
+             */
+            facts: components["schemas"]["LookFacts"];
+            /** Variant Of */
+            variant_of?: string | null;
+            /**
+             * From Rack
+             * @default {}
+             */
+            from_rack: {
+                [key: string]: string;
+            };
             /** Version */
             version: number;
         };
@@ -4076,6 +4443,8 @@ export interface components {
         RulesOut: {
             /** Rules */
             rules: components["schemas"]["RuleOut"][];
+            /** Borders */
+            borders: components["schemas"]["BorderOut"][];
         };
         /** ExampleOut */
         ExampleOut: {
@@ -4164,6 +4533,13 @@ export interface components {
             };
             /** Muted */
             muted: string[];
+            /**
+             * Borders
+             * @default {}
+             */
+            borders: {
+                [key: string]: number;
+            };
         };
         /** Landmark */
         Landmark: {
@@ -4307,6 +4683,13 @@ export interface components {
              */
             brief: components["schemas"]["BriefForm"];
             /**
+             * @default {
+             *       "schools": {},
+             *       "muted": []
+             *     }
+             */
+            ways: components["schemas"]["FiledWays"];
+            /**
              * Sessions
              * @default []
              */
@@ -4418,8 +4801,23 @@ export interface components {
             trials: components["schemas"]["FiledTrial"][];
         };
         /**
+         * FiledLink
+         * @description A piece of the file's rack, and its words when it was put on.
+         */
+        FiledLink: {
+            /** Rack At */
+            rack_at: number;
+            /** Worn As */
+            worn_as: {
+                [key: string]: unknown;
+            };
+        };
+        /**
          * FiledLook
-         * @description A look: its name and its pieces in words and figures.
+         * @description A look in a client file: its pieces in words and figures, and what is known of it besides.
+         *
+         *     `variant_of` is the place of another look in the file; `from_rack` says by the place on the body which piece of the
+         *     file's rack is worn, and as what it was put on.
          */
         FiledLook: {
             /**
@@ -4434,6 +4832,33 @@ export interface components {
             pieces: {
                 [key: string]: unknown;
             }[];
+            /**
+             * @default {
+             *       "tags": [],
+             *       "note": "",
+             *       "client_said": "",
+             *       "setting": {
+             *         "celsius": null,
+             *         "code": null,
+             *         "occasion": null,
+             *         "rain": false
+             *       },
+             *       "standing": "",
+             *       "why_not": "",
+             *       "variant": "",
+             *       "liked": []
+             *     }
+             */
+            facts: components["schemas"]["LookFacts"];
+            /** Variant Of */
+            variant_of?: number | null;
+            /**
+             * From Rack
+             * @default {}
+             */
+            from_rack: {
+                [key: string]: components["schemas"]["FiledLink"];
+            };
         };
         /**
          * FiledPiece
@@ -5411,7 +5836,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Pieces"];
+                    "application/json": components["schemas"]["Described"];
                 };
             };
         };
@@ -5490,6 +5915,67 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RailOut"];
+                };
+            };
+        };
+    };
+    studio_looks_api_remedies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pieces"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemediesOut"];
+                };
+            };
+        };
+    };
+    studio_looks_api_switch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Switch"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SwitchedOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
                 };
             };
         };
