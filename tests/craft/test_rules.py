@@ -16,7 +16,7 @@ from craft.judge.aims import Setting, UnknownAim
 from craft.judge.borders import OutOfReach
 from craft.judge.judgement import BORDERS, moved
 from craft.look import Look, compose
-from craft.schools import Schools
+from craft.schools import POSITIONS, Schools
 from tests.craft.looks import judged_looks
 
 Words = dict[str, Any]
@@ -255,3 +255,18 @@ def test_a_moved_border_changes_what_is_found(border: Any) -> None:
         for _, outfit, aims in judged_looks()
         for end in (border.low, border.high)
     )
+
+
+def test_a_rule_names_the_schools_that_it_asks() -> None:
+    asked: dict[str, set[str]] = {rule.key: set() for rule in RULES}
+    for _, outfit, aims in judged_looks():
+        for school, positions in POSITIONS.items():
+            told = [replace(outfit, schools=Schools.of({school: position})) for position in positions]
+            for rule in RULES:
+                if len({tuple(rule.check(one, aims)) for one in told}) > 1:
+                    asked[rule.key].add(school)
+    assert [rule.key for rule in RULES if not asked[rule.key] <= set(rule.schools)] == []
+    # Two schools speak of every rule's weight, and of none's facts.
+    named = {school for rule in RULES for school in rule.schools}
+    assert named == set(POSITIONS) - {"attention", "rules_weight"}
+    assert all(rule.source and rule.says for rule in RULES)

@@ -89,12 +89,23 @@ def test_ways_to_mend_reach_into_the_rack_and_say_what_they_reach(house: House) 
     assert house.api.ask("POST", f"/clients/{house.client.id}/remedies", {"pieces": []}).told == {"remedies": []}
 
 
-def test_another_school_is_tried_before_it_is_taken(house: House) -> None:
-    path = f"/clients/{house.client.id}/switch"
-    told = house.api.ask("POST", path, {"pieces": HEAVY, "school": "wide_leg_shoe", "position": "echo"}).told
-    assert (told["now"], told["then"]) == ("against", "works") and any("Turns for" in line for line in told["says"])
+def test_another_school_is_seen_before_it_is_taken(house: House) -> None:
+    told = house.api.ask("POST", f"/clients/{house.client.id}/views", {"pieces": HEAVY}).told["views"]
+    view = next(one for one in told if one["school"] == "wide_leg_shoe")
+    assert (view["position"], view["now"], view["then"]) == ("echo", "against", "works")
+    assert any("Turns for" in line for line in view["says"])
     assert judged(house, HEAVY)["verdict"] == "against"
-    assert house.api.ask("POST", path, {"pieces": [], "school": "hats", "position": "on"}).status_code == 422
+    assert all(one["school"] != "straight_into_tall_boot" for one in told)
+
+
+def test_a_tuck_is_told_in_steps_drawn_on_this_body(house: House) -> None:
+    path = f"/clients/{house.client.id}/tuck"
+    steps = house.api.ask("POST", path, {"pieces": HEAVY}).told["steps"]
+    assert len(steps) >= 3 and len({step["text"] for step in steps}) == len(steps)
+    tops = [next(shape["points"] for shape in step["shapes"] if shape["key"] == "top") for step in steps]
+    assert tops[0] != tops[-1] and all(step["bottom"] < step["hand"][1] < step["top"] for step in steps)
+    loose = [WIDE, {"is": "tee"}]
+    assert house.api.ask("POST", path, {"pieces": loose}).told["steps"] == []
 
 
 def test_a_client_is_judged_their_own_way_where_they_have_one(house: House) -> None:

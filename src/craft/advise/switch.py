@@ -8,7 +8,7 @@ from craft.body import Body
 from craft.judge import Aims, Judgement, judge
 from craft.judge.finding import Finding
 from craft.look import Look, compose
-from craft.schools import Schools
+from craft.schools import ASKED, POSITIONS, Schools
 
 
 @dataclass(frozen=True, slots=True)
@@ -21,6 +21,11 @@ class Switched:
     gone: tuple[Finding, ...]
     new: tuple[Finding, ...]
     turned: tuple[Finding, ...]
+
+    @property
+    def differs(self) -> bool:
+        """Whether the other school says anything else of this look."""
+        return bool(self.gone or self.new or self.turned)
 
 
 def switch(body: Body, look: Look, schools: Schools, other: Schools, aims: Aims | None = None) -> Switched:
@@ -45,3 +50,27 @@ def switch(body: Body, look: Look, schools: Schools, other: Schools, aims: Aims 
             f for rule, f in has.items() if rule in had and (f.stance, f.weight) != (had[rule].stance, had[rule].weight)
         ),
     )
+
+
+def other_views(
+    body: Body, look: Look, schools: Schools, aims: Aims | None = None
+) -> tuple[tuple[str, str, Switched], ...]:
+    """Every other position of a school that speaks otherwise of a look: the school, the position, the difference.
+
+    >>> from craft.body import Measures
+    >>> worn = Look.of([{"is": "trousers", "cut": "wide"}, {"is": "trainers", "bulk": "chunky"}])
+    >>> told = other_views(Body.of(Measures.of({"stature": 165})), worn, Schools())
+    >>> ("wide_leg_shoe", "echo") in [(school, position) for school, position, _ in told]
+    True
+    """
+    found = []
+    for school in ASKED:
+        for position in POSITIONS[school]:
+            if position == schools.position(school):
+                continue
+            taken = {**dict(schools.taken), school: position}
+            other = Schools.of(taken, schools.muted, dict(schools.moved))
+            told = switch(body, look, schools, other, aims)
+            if told.differs:
+                found.append((school, position, told))
+    return tuple(found)

@@ -36,12 +36,24 @@ Verdict = Literal["works", "watch", "against"]
 Check = Callable[[Outfit, Aims], Iterator[Finding]]
 
 
+#: Where a subject's rules come from: the section of the trade's working knowledge (brief) that each subject restates.
+SOURCES = {
+    **dict.fromkeys(("rise", "leg", "length"), "Bottoms: rise, leg, length (4)"),
+    **dict.fromkeys(("edges", "hems"), "Edges are lines (6)"),
+    **dict.fromkeys(("colour", "pattern", "surface"), "Colour, pattern, texture (10)"),
+    **dict.fromkeys(("neck", "attention"), "Focal points (11)"),
+    **{"volume": "Volume (7)", "cloth": "Volume (7)", "feet": "Shoes and boots (8)", "layers": "Layers (9)"},
+    **{"balance": "Reading the body (3)", "register": "Week, season, occasion (14)", "swim": "Swim (12)"},
+}
+
+
 @dataclass(frozen=True, slots=True)
 class Rule:
-    """One rule of the trade: its subject and the predicate that finds it."""
+    """One rule of the trade: its subject, the predicate that finds it, and the schools that it asks."""
 
     subject: str
     check: Check
+    schools: tuple[str, ...] = ()
 
     @property
     def key(self) -> str:
@@ -53,10 +65,15 @@ class Rule:
         """The rule in one sentence."""
         return (self.check.__doc__ or "").strip().split("\n")[0]
 
+    @property
+    def source(self) -> str:
+        """The part of the trade's working knowledge that it restates."""
+        return "Tucks (5)" if self.check is volume.tuck_bulk else SOURCES[self.subject]
+
 
 RULES: tuple[Rule, ...] = (
-    Rule("rise", rise.label_against_truth),
-    Rule("rise", rise.full_middle),
+    Rule("rise", rise.label_against_truth, ("rise_naming",)),
+    Rule("rise", rise.full_middle, ("full_middle_rise",)),
     Rule("rise", rise.rides_up),
     Rule("leg", leg.reads_as),
     Rule("length", length.trailing),
@@ -64,16 +81,16 @@ RULES: tuple[Rule, ...] = (
     Rule("length", length.hem_place),
     Rule("length", length.floor_length),
     Rule("length", length.cuffed_ankle),
-    Rule("volume", volume.contrast),
-    Rule("volume", volume.waist),
+    Rule("volume", volume.contrast, ("volume_rule",)),
+    Rule("volume", volume.waist, ("loose_knit_on_slip",)),
     Rule("volume", volume.tuck_bulk),
     Rule("volume", volume.cling),
     Rule("edges", edges.proportion),
     Rule("edges", edges.top_hem),
     Rule("edges", edges.leg_gap),
     Rule("edges", edges.strap),
-    Rule("feet", feet.weight),
-    Rule("feet", feet.inside),
+    Rule("feet", feet.weight, ("wide_leg_shoe",)),
+    Rule("feet", feet.inside, ("straight_into_tall_boot",)),
     Rule("feet", feet.toe),
     Rule("feet", feet.heel),
     Rule("feet", feet.limits),
@@ -91,7 +108,7 @@ RULES: tuple[Rule, ...] = (
     Rule("cloth", cloth.bottom_clings),
     Rule("cloth", cloth.upper_clings),
     Rule("cloth", cloth.bags),
-    Rule("cloth", cloth.skims_hips),
+    Rule("cloth", cloth.skims_hips, ("hip_strategy",)),
     Rule("colour", colour.recede),
     Rule("colour", colour.column),
     Rule("colour", colour.foot),
@@ -106,11 +123,11 @@ RULES: tuple[Rule, ...] = (
     Rule("neck", neck.line),
     Rule("neck", neck.buttoned),
     Rule("attention", attention.jewellery),
-    Rule("attention", attention.belt),
+    Rule("attention", attention.belt, ("belt_width",)),
     Rule("attention", attention.detail),
     Rule("attention", attention.assets),
     Rule("attention", attention.limits),
-    Rule("balance", balance.shape),
+    Rule("balance", balance.shape, ("hip_strategy",)),
     Rule("balance", balance.shoulders),
     Rule("balance", balance.light),
     Rule("register", register.smart),

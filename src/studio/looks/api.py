@@ -17,16 +17,16 @@ from craft.body.measures import label
 from craft.cloth import words
 from craft.cloth.spoken import hear
 from craft.formats.look_form import FiledSetting, LookFacts
-from craft.judge import Finding
-from craft.units import format_length
+from craft.units import Unit, format_length
 from studio.looks import services
 from studio.looks.assessment import AssessmentOut, DrawnShape, assessment_out, drawn
 from studio.looks.links import rack_of, worn_now
 from studio.looks.models import Look
 from studio.people.models import Client
-from studio.schemas import MaybeName, PieceWords, Refusal, answer, said
+from studio.schemas import MaybeName, PieceWords, answer, said
 
 router = Router()
+Verdict = Literal["works", "watch", "against"]
 #: A look of more pieces than this is a slip.
 MOST_PIECES = 12
 
@@ -76,7 +76,7 @@ class GoesOut(BaseModel):
     """A piece of the rack with what is on: the verdict and score with it, by how much that is more, and why."""
 
     piece_id: UUID
-    verdict: Literal["works", "watch", "against"]
+    verdict: Verdict
     score: float
     by: float
     why: str
@@ -93,8 +93,8 @@ class DoubtOut(BaseModel):
 
     measure: str
     label: str
-    low: Literal["works", "watch", "against"]
-    high: Literal["works", "watch", "against"]
+    low: Verdict
+    high: Verdict
     text: str
 
 
@@ -111,7 +111,7 @@ class Several(Schema):
 class HeldUp(BaseModel):
     """One look among others: how it is judged, its shapes, and the places where it differs from the first."""
 
-    verdict: Literal["works", "watch", "against"]
+    verdict: Verdict
     score: float
     leading: list[str]
     height: float
@@ -161,7 +161,7 @@ class RemedyOut(BaseModel):
 
     means: Literal["free", "rack", "tailor", "buy"]
     steps: list[StepOut]
-    verdict: Literal["works", "watch", "against"]
+    verdict: Verdict
     score: float
     gone: list[str]
     new: list[str]
@@ -172,19 +172,35 @@ class RemediesOut(BaseModel):
     remedies: list[RemedyOut]
 
 
-class Switch(Pieces):
-    """The same pieces, asked of another position of a school."""
+class ViewOut(BaseModel):
+    """What another position of a school would say: the verdicts, and in words what comes, what goes and what turns."""
 
-    school: str = Field(max_length=40)
-    position: str = Field(max_length=40)
-
-
-class SwitchedOut(BaseModel):
-    """What another school would say: the verdicts, and in words what comes, what goes and what turns."""
-
-    now: Literal["works", "watch", "against"]
-    then: Literal["works", "watch", "against"]
+    school: str
+    position: str
+    now: Verdict
+    then: Verdict
     says: list[str]
+
+
+class ViewsOut(BaseModel):
+    """The other positions of the schools that speak otherwise of what is on."""
+
+    views: list[ViewOut]
+
+
+class TuckStepOut(BaseModel):
+    """One step of a tuck: what to do, how it then looks on this body, and where the hand is, cm."""
+
+    text: str
+    shapes: list[DrawnShape]
+    hand: tuple[float, float]
+    top: float
+    bottom: float
+    behind: bool
+
+
+class HowTo(BaseModel):
+    steps: list[TuckStepOut]
 
 
 def look_out(look: Look, rack: Mapping[str, Any] | None = None) -> LookOut:
@@ -302,21 +318,57 @@ def remedies(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
     )
 
 
-@router.post("/clients/{uuid:client_id}/switch", response={200: SwitchedOut, 422: Refusal})
-def switch(request: HttpRequest, client_id: UUID, given: Switch) -> Any:
-    """What another position of a school would say of these pieces; nothing is written."""
-    told, unit = services.switched(request.user, client_id, _asked(given), given.school, given.position)
-    says = [
-        *(f"No longer: {finding.title.lower()}." for finding in told.gone),
-        *(f"Then: {finding.text.say(unit)}" for finding in told.new),
-        *(f"Turns {finding.stance}: {finding.text.say(unit)}" for finding in told.turned if _turns(told, finding)),
-        *(f"Weighs otherwise: {finding.title.lower()}." for finding in told.turned if not _turns(told, finding)),
+@router.post("/clients/{uuid:client_id}/views", response=ViewsOut)
+def views(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
+    """What the other positions of the schools would say of these pieces; nothing is written."""
+    told, unit = services.views_for(request.user, client_id, _asked(given))
+    return answer(
+        ViewsOut(
+            views=[
+                ViewOut(
+                    school=school,
+                    position=position,
+                    now=one.now.verdict,
+                    then=one.then.verdict,
+                    says=_differences(one, unit),
+                )
+                for school, position, one in told
+            ]
+        )
+    )
+
+
+def _differences(told: Switched, unit: Unit) -> list[str]:
+    stances = {finding.rule: finding.stance for finding in told.now.findings}
+    turns = [finding for finding in told.turned if finding.stance != stances[finding.rule]]
+    weighs = [finding for finding in told.turned if finding.stance == stances[finding.rule]]
+    return [
+        *(f"Turns {finding.stance}: {finding.text.say(unit)}" for finding in turns),
+        *(f"Said then: {finding.text.say(unit)}" for finding in told.new),
+        *(f"No longer said: {finding.title.lower()}." for finding in told.gone),
+        *(f"Weighs otherwise: {finding.title.lower()}." for finding in weighs),
     ]
-    return answer(SwitchedOut(now=told.now.verdict, then=told.then.verdict, says=says))
 
 
-def _turns(told: Switched, finding: Finding) -> bool:
-    return any(was.rule == finding.rule and was.stance != finding.stance for was in told.now.findings)
+@router.post("/clients/{uuid:client_id}/tuck", response=HowTo)
+def tuck(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
+    """How the tuck of these pieces is made, in drawn steps on this body; none where nothing is tucked."""
+    steps = services.how_to_tuck(request.user, client_id, _asked(given))
+    return answer(
+        HowTo(
+            steps=[
+                TuckStepOut(
+                    text=step.text,
+                    shapes=[drawn(shape) for shape in step.shapes],
+                    hand=step.hand,
+                    top=step.top,
+                    bottom=step.bottom,
+                    behind=step.behind,
+                )
+                for step in steps
+            ]
+        )
+    )
 
 
 @router.post("/clients/{uuid:client_id}/compare", response=ComparedOut)

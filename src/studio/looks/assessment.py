@@ -20,7 +20,7 @@ from craft.cloth.words import figure_name, said
 from craft.draw import Shape
 from craft.judge import Finding
 from craft.look import Outfit
-from craft.look.register import formality_of, insulation_of
+from craft.look.register import AT_REST, WALKING, at_ease_in, formality_of, insulation_of
 from craft.schools import Schools
 from craft.units import Unit
 
@@ -101,6 +101,8 @@ class AssessmentOut(BaseModel):
     #: How formal it reads, 0 to 4, and how warm it is, clo; nothing with nothing on.
     formality: float | None
     clo: float | None
+    #: The still air, °C, in which it is comfortable: walking, and at rest.
+    at_ease: tuple[float, float] | None
     verdict: Literal["works", "watch", "against"] | None
     score: float | None
     leading: list[str]
@@ -139,11 +141,17 @@ def assessment_out(assessment: Assessment, unit: Unit) -> AssessmentOut:
         ],
         formality=formality_of(outfit.look.pieces),
         clo=round(insulation_of(outfit.look.pieces), 2) if dressed else None,
+        at_ease=_at_ease(outfit) if dressed else None,
         verdict=judgement.verdict if dressed else None,
         score=round(judgement.score, 3) if dressed else None,
         leading=[finding.title for finding in judgement.leading],
         shapes=[drawn(shape) for shape in picture(outfit)],
     )
+
+
+def _at_ease(outfit: Outfit) -> tuple[float, float]:
+    clo = insulation_of(outfit.look.pieces)
+    return round(at_ease_in(clo, WALKING), 1), round(at_ease_in(clo, AT_REST), 1)
 
 
 def _landmark(name: str, figure: Quantity) -> LandmarkOut:

@@ -11,10 +11,11 @@ from craft.advise.doubt import Doubt, doubts
 from craft.advise.explain import why_better
 from craft.advise.rail import Goes, place_of, rank
 from craft.advise.remedies import Remedy, remedies
-from craft.advise.switch import Switched, switch
+from craft.advise.switch import Switched, other_views
 from craft.assessment import Assessment, assess
 from craft.body import Body
 from craft.cloth import Piece
+from craft.draw.how_to import TuckStep, tuck_steps
 from craft.formats.look_form import LookFacts
 from craft.judge import Aims, Judgement, Sentence, judge
 from craft.judge.aims import Setting
@@ -88,11 +89,16 @@ def remedies_for(member: Member, client_id: Any, asked: Question) -> tuple[tuple
     return remedies(on.body, on.look, _rack(member, client_id), on.schools, on.aims), on.unit
 
 
-def switched(member: Member, client_id: Any, asked: Question, school: str, position: str) -> tuple[Switched, Unit]:
-    """What another position of a school would say of the same look. Raises UnknownWord or UnknownSchool."""
+def views_for(member: Member, client_id: Any, asked: Question) -> tuple[tuple[tuple[str, str, Switched], ...], Unit]:
+    """What the other positions of the schools would say of the same look. Raises UnknownWord."""
     on = worn_by(member, client_id, asked)
-    other = Schools.of({**dict(on.schools.taken), school: position}, on.schools.muted, dict(on.schools.moved))
-    return switch(on.body, on.look, on.schools, other, on.aims), on.unit
+    return other_views(on.body, on.look, on.schools, on.aims), on.unit
+
+
+def how_to_tuck(member: Member, client_id: Any, asked: Question) -> tuple[TuckStep, ...]:
+    """How the tuck of what is on is made, step by step on this body. Raises UnknownWord."""
+    on = worn_by(member, client_id, asked)
+    return tuck_steps(compose(on.body, on.look, on.schools))
 
 
 def _rack(member: Member, client_id: Any) -> list[tuple[str, Piece]]:

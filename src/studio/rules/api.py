@@ -19,11 +19,14 @@ Verdict = Literal["works", "watch", "against"]
 
 
 class RuleOut(BaseModel):
-    """One rule: what it says, of what, whether this house follows it, and how many kept looks it speaks of."""
+    """One rule: what it says, where from, whether this house follows it, and how many kept looks it speaks of."""
 
     key: str
     subject: str
     says: str
+    #: The schools that it asks, where practitioners differ, and the part of the trade's knowledge it restates.
+    schools: list[str]
+    source: str
     muted: bool
     touches: int
 
@@ -100,6 +103,8 @@ def rules(request: HttpRequest) -> Any:
                     key=rule.key,
                     subject=rule.subject,
                     says=rule.says,
+                    schools=list(rule.schools),
+                    source=rule.source,
                     muted=rule.key in muted,
                     touches=len(spoken[rule.key]),
                 )

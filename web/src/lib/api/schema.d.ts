@@ -548,7 +548,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/clients/{client_id}/switch": {
+    "/api/clients/{client_id}/views": {
         parameters: {
             query?: never;
             header?: never;
@@ -558,10 +558,30 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Switch
-         * @description What another position of a school would say of these pieces; nothing is written.
+         * Views
+         * @description What the other positions of the schools would say of these pieces; nothing is written.
          */
-        post: operations["studio_looks_api_switch"];
+        post: operations["studio_looks_api_views"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/tuck": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Tuck
+         * @description How the tuck of these pieces is made, in drawn steps on this body; none where nothing is tucked.
+         */
+        post: operations["studio_looks_api_tuck"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2495,18 +2515,25 @@ export interface components {
         };
         /**
          * ViewOut
-         * @description One reading of the shape: by girths, or by the breadths that meet the eye.
+         * @description What another position of a school would say: the verdicts, and in words what comes, what goes and what turns.
          */
         ViewOut: {
-            /** Shape */
-            shape: string;
-            /** Settled */
-            settled: boolean;
-            /** Near Border */
-            near_border: boolean;
-            /** Has Waist */
-            has_waist: boolean;
-            runner_up: components["schemas"]["BorderOut"] | null;
+            /** School */
+            school: string;
+            /** Position */
+            position: string;
+            /**
+             * Now
+             * @enum {string}
+             */
+            now: "works" | "watch" | "against";
+            /**
+             * Then
+             * @enum {string}
+             */
+            then: "works" | "watch" | "against";
+            /** Says */
+            says: string[];
         };
         /** ConsentIn */
         ConsentIn: {
@@ -2957,6 +2984,11 @@ export interface components {
             formality: number | null;
             /** Clo */
             clo: number | null;
+            /** At Ease */
+            at_ease: [
+                number,
+                number
+            ] | null;
             /** Verdict */
             verdict: ("works" | "watch" | "against") | null;
             /** Score */
@@ -3203,48 +3235,38 @@ export interface components {
             piece_id: string | null;
         };
         /**
-         * SwitchedOut
-         * @description What another school would say: the verdicts, and in words what comes, what goes and what turns.
+         * ViewsOut
+         * @description The other positions of the schools that speak otherwise of what is on.
          */
-        SwitchedOut: {
-            /**
-             * Now
-             * @enum {string}
-             */
-            now: "works" | "watch" | "against";
-            /**
-             * Then
-             * @enum {string}
-             */
-            then: "works" | "watch" | "against";
-            /** Says */
-            says: string[];
+        ViewsOut: {
+            /** Views */
+            views: components["schemas"]["ViewOut"][];
+        };
+        /** HowTo */
+        HowTo: {
+            /** Steps */
+            steps: components["schemas"]["TuckStepOut"][];
         };
         /**
-         * Switch
-         * @description The same pieces, asked of another position of a school.
+         * TuckStepOut
+         * @description One step of a tuck: what to do, how it then looks on this body, and where the hand is, cm.
          */
-        Switch: {
-            /** Pieces */
-            pieces: components["schemas"]["PieceWords"][];
-            /**
-             * @default {
-             *       "occasion": null,
-             *       "code": null,
-             *       "celsius": null,
-             *       "rain": false
-             *     }
-             */
-            setting: components["schemas"]["FiledSetting"];
-            /**
-             * Liked
-             * @default []
-             */
-            liked: string[];
-            /** School */
-            school: string;
-            /** Position */
-            position: string;
+        TuckStepOut: {
+            /** Text */
+            text: string;
+            /** Shapes */
+            shapes: components["schemas"]["DrawnShape"][];
+            /** Hand */
+            hand: [
+                number,
+                number
+            ];
+            /** Top */
+            top: number;
+            /** Bottom */
+            bottom: number;
+            /** Behind */
+            behind: boolean;
         };
         /**
          * ComparedOut
@@ -4425,7 +4447,7 @@ export interface components {
         };
         /**
          * RuleOut
-         * @description One rule: what it says, of what, whether this house follows it, and how many kept looks it speaks of.
+         * @description One rule: what it says, where from, whether this house follows it, and how many kept looks it speaks of.
          */
         RuleOut: {
             /** Key */
@@ -4434,6 +4456,10 @@ export interface components {
             subject: string;
             /** Says */
             says: string;
+            /** Schools */
+            schools: string[];
+            /** Source */
+            source: string;
             /** Muted */
             muted: boolean;
             /** Touches */
@@ -5945,7 +5971,7 @@ export interface operations {
             };
         };
     };
-    studio_looks_api_switch: {
+    studio_looks_api_views: {
         parameters: {
             query?: never;
             header?: never;
@@ -5956,7 +5982,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Switch"];
+                "application/json": components["schemas"]["Pieces"];
             };
         };
         responses: {
@@ -5966,16 +5992,33 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SwitchedOut"];
+                    "application/json": components["schemas"]["ViewsOut"];
                 };
             };
-            /** @description Unprocessable Entity */
-            422: {
+        };
+    };
+    studio_looks_api_tuck: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pieces"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Refusal"];
+                    "application/json": components["schemas"]["HowTo"];
                 };
             };
         };
