@@ -42,8 +42,13 @@ SOURCES = {
     **dict.fromkeys(("edges", "hems"), "Edges are lines (6)"),
     **dict.fromkeys(("colour", "pattern", "surface"), "Colour, pattern, texture (10)"),
     **dict.fromkeys(("neck", "attention"), "Focal points (11)"),
-    **{"volume": "Volume (7)", "cloth": "Volume (7)", "feet": "Shoes and boots (8)", "layers": "Layers (9)"},
-    **{"balance": "Reading the body (3)", "register": "Week, season, occasion (14)", "swim": "Swim (12)"},
+    "volume": "Volume (7)",
+    "cloth": "Volume (7)",
+    "feet": "Shoes and boots (8)",
+    "layers": "Layers (9)",
+    "balance": "Reading the body (3)",
+    "register": "Week, season, occasion (14)",
+    "swim": "Swim (12)",
 }
 
 
