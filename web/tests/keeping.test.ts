@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Piece, Schemas } from "../src/lib/api/client";
 import { ClientState } from "../src/lib/brief/client.svelte";
+import { NOTHING_SAID } from "../src/lib/client/facts";
 import { Draft } from "../src/lib/client/draft.svelte";
 import { History } from "../src/lib/client/history.svelte";
 import { PeopleList } from "../src/lib/people/list.svelte";
@@ -109,11 +110,16 @@ describe("the brief", () => {
 describe("the look on the figure", () => {
   const NEW = "/api/clients/c/looks";
   let draft: Draft;
+  let history: History;
   let asked: number;
   beforeEach(() => {
     asked = 0;
-    const slotOf = (kind: string) => ({ jeans: "bottom", tee: "top", loafers: "shoes" })[kind] as never;
-    draft = new Draft("c", slotOf, new History(), () => (asked += 1));
+    const slotOf = (kind: string) =>
+      ({ jeans: "bottom", trousers: "bottom", shorts: "bottom", tee: "top", loafers: "shoes" })[
+        kind
+      ] as never;
+    history = new History();
+    draft = new Draft("c", slotOf, history, () => (asked += 1));
     on("POST", NEW, ({ body }) => ({ data: { id: "l", version: 1, ...body } }));
     on("PUT", "/api/looks/l", ({ body }) => ({
       data: { id: "l", ...body, version: Number(body.version) + 1 },
@@ -126,8 +132,9 @@ describe("the look on the figure", () => {
     draft.change("bottom", { cut: "slim" }, "cut");
     draft.change("bottom", { cut: "wide" }, "cut");
     await vi.advanceTimersByTimeAsync(500);
-    expect(sent(NEW)).toEqual([{ name: "", pieces: [{ is: "jeans" }] }]);
-    expect(sent("/api/looks/l")).toEqual([{ name: "", pieces: [{ is: "jeans", cut: "wide" }], version: 1 }]);
+    const bare = { name: "", facts: NOTHING_SAID, from_rack: {}, variant_of: null };
+    expect(sent(NEW)).toEqual([{ ...bare, pieces: [{ is: "jeans" }] }]);
+    expect(sent("/api/looks/l")).toEqual([{ ...bare, pieces: [{ is: "jeans", cut: "wide" }], version: 1 }]);
     expect([draft.version, draft.saving, asked]).toEqual([2, "kept", 3]);
   });
 
@@ -151,13 +158,14 @@ describe("the look on the figure", () => {
     expect(calls).toHaveLength(1);
     release?.();
     await vi.advanceTimersByTimeAsync(600);
-    expect(sent("/api/looks/l")).toEqual([{ name: "Thursday", pieces: [{ is: "jeans" }], version: 1 }]);
+    expect(sent("/api/looks/l")).toMatchObject([{ name: "Thursday", pieces: [{ is: "jeans" }], version: 1 }]);
   });
 
   it("offers both when somebody else was quicker, and says what differs", async () => {
     draft.change("bottom", { is: "jeans" }, "jeans");
     await vi.advanceTimersByTimeAsync(500);
-    const theirs = { id: "l", version: 7, name: "Theirs", pieces: [{ is: "jeans", cut: "slim" }] };
+    const facts = { ...NOTHING_SAID, note: "Theirs" };
+    const theirs = { id: "l", version: 7, name: "Theirs", facts, pieces: [{ is: "jeans", cut: "slim" }] };
     on("PUT", "/api/looks/l", ({ body }) =>
       body.version === 7
         ? { data: { ...theirs, ...body, version: 8 } }
@@ -166,9 +174,52 @@ describe("the look on the figure", () => {
     draft.rename("Mine");
     await vi.advanceTimersByTimeAsync(500);
     expect(draft.saving).toBe("conflict");
-    expect(draft.differences()).toEqual(["name: “Mine” / “Theirs”", "bottom, cut: – / slim"]);
+    expect(draft.differences()).toEqual([
+      "name: “Mine” / “Theirs”",
+      "note: – / Theirs",
+      "bottom, cut: – / slim",
+    ]);
     await draft.keepMine();
     expect([draft.saving, draft.version, draft.name]).toEqual(["kept", 8, "Mine"]);
+  });
+
+  it("knows which piece of the rack is worn until it is of another kind, whatever is said of it", async () => {
+    draft.wear([{ is: "jeans", colour: "navy" }] as Piece[], "the jeans", "r1");
+    draft.change("bottom", { cuffed: true }, "cuffed");
+    expect(draft.fromRack).toEqual({ bottom: "r1" });
+    const way = { slot: "bottom", words: { is: "trousers" }, whole: true, rackId: "r2" };
+    draft.changeAll([way, { slot: "top", words: { is: "tee" } }], "a way to mend");
+    expect([draft.fromRack, draft.list]).toEqual([{ bottom: "r2" }, [{ is: "trousers" }, { is: "tee" }]]);
+    await history.undo();
+    expect([draft.fromRack, draft.pieces.top]).toEqual([{ bottom: "r1" }, undefined]);
+    draft.change("bottom", { is: "shorts" }, "kind");
+    expect(draft.fromRack).toEqual({});
+  });
+
+  it("goes on as a variant of itself, and stays as it was", async () => {
+    draft.wear([{ is: "jeans" }] as Piece[], "jeans");
+    draft.rename("Town");
+    await draft.keep();
+    on("POST", NEW, ({ body }) => ({ data: { id: "v", version: 1, ...body } }));
+    await draft.vary("up");
+    expect(sent(NEW)[1]).toMatchObject({
+      name: "Town, dressed up",
+      variant_of: "l",
+      facts: { variant: "up" },
+    });
+    expect([draft.id, draft.looks.map((look) => look.name)]).toEqual(["v", ["Town, dressed up", "Town"]]);
+  });
+
+  it("is asked about where it is worn and with what is liked; typing is one step back", async () => {
+    draft.wear([{ is: "jeans" }] as Piece[], "jeans");
+    draft.say({ setting: { ...NOTHING_SAID.setting, occasion: "dinner" } }, "where it is worn");
+    draft.like("feet.toe", "Heavy toe");
+    expect(draft.asked).toMatchObject({ setting: { occasion: "dinner" }, liked: ["feet.toe"] });
+    for (const note of ["w", "wa", "war", "warm"]) draft.say({ note }, "the note", "note");
+    await history.undo();
+    expect([draft.facts.note, draft.facts.liked.length]).toEqual(["", 1]);
+    draft.like("feet.toe", "Heavy toe");
+    expect(draft.facts.liked).toEqual([]);
   });
 });
 

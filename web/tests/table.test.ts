@@ -1,11 +1,13 @@
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import { Compare } from "../src/lib/client/compare.svelte";
+import { NOTHING_SAID } from "../src/lib/client/facts";
 import { movable, moved } from "../src/lib/client/hems";
 import { givesWay, kindsAt, placeOf, titleOf } from "../src/lib/client/places";
+import { found, inRows } from "../src/lib/client/shelf";
 import { Rail } from "../src/lib/client/rail.svelte";
 import type { Look, Piece, Schemas } from "../src/lib/api/client";
 import { RuleScale } from "../src/lib/figure/scale.svelte";
-import { HouseRules, type RuleRow } from "../src/lib/rules/rules.svelte";
+import { HouseRules, type Border, type RuleRow } from "../src/lib/rules/rules.svelte";
 import { studio } from "../src/lib/studio.svelte";
 import { calls, on, refuse, reset, sent } from "./server";
 
@@ -29,6 +31,8 @@ const edge = (more: object = {}) =>
     seen: true,
     ...more,
   }) as Schemas["EdgeOut"];
+
+const asking = (...pieces: Piece[]) => ({ pieces, setting: NOTHING_SAID.setting, liked: [] });
 
 describe("where pieces go", () => {
   it("puts things worn besides each at a place of its own", () => {
@@ -96,10 +100,10 @@ describe("the rail", () => {
   it("shows what goes best first, leaves out what is on, and narrows by place and word", async () => {
     on("GET", "/api/clients/c/rack", () => ({ data: { pieces: hanging } }));
     on("POST", "/api/clients/c/rail", () => ({ data: { goes: [goes("a", 0.4), goes("c", 0.9)] } }));
-    const rail = new Rail("c", () => [{ is: "jeans" } as Piece]);
+    const rail = new Rail("c", () => asking({ is: "jeans" } as Piece));
     await rail.load();
     expect(rail.shown.map((piece) => piece.id)).toEqual(["c", "a"]);
-    expect(sent("/api/clients/c/rail")).toEqual([{ pieces: [{ is: "jeans" }] }]);
+    expect(sent("/api/clients/c/rail")).toMatchObject([{ pieces: [{ is: "jeans" }], liked: [] }]);
     rail.slot = "top";
     expect(rail.shown.map((piece) => piece.id)).toEqual(["a"]);
     rail.sought = "nothing";
@@ -108,7 +112,7 @@ describe("the rail", () => {
 
   it("asks for nothing where nothing hangs, and says when the server does not answer", async () => {
     on("GET", "/api/clients/c/rack", () => ({ data: { pieces: [] } }));
-    const rail = new Rail("c", () => []);
+    const rail = new Rail("c", () => asking());
     await rail.load();
     expect(sent("/api/clients/c/rail")).toEqual([]);
     on("GET", "/api/clients/c/rack", () => refuse(0, "The server does not answer."));
@@ -117,8 +121,44 @@ describe("the rail", () => {
   });
 });
 
+describe("the looks in a list", () => {
+  const look = (id: string, more: object = {}, facts: object = {}) =>
+    ({
+      id,
+      name: id,
+      pieces: [{ is: "jeans", colour: "navy" }],
+      facts: { ...NOTHING_SAID, ...facts },
+      ...more,
+    }) as Look;
+  const looks = [
+    look("town up", { variant_of: "town" }, { variant: "up" }),
+    look("office", {}, { tags: ["work"], standing: "rejected" }),
+    look("town"),
+    look("town up, boots", { variant_of: "town up" }),
+    look("lost", { variant_of: "gone" }),
+  ];
+
+  it("stand with their variants under them, and alone where the first is gone", () => {
+    expect(inRows(looks).map(({ look, depth }) => `${depth} ${look.name}`)).toEqual([
+      "0 office",
+      "0 town",
+      "1 town up",
+      "2 town up, boots",
+      "0 lost",
+    ]);
+  });
+
+  it("are found by words, tags and how they stand", () => {
+    const named = (sought: string) => found(looks, sought).map((one) => one.name);
+    expect(named("WORK navy")).toEqual(["office"]);
+    expect(named("rejected")).toEqual(["office"]);
+    expect(named("dressed up")).toEqual(["town up"]);
+    expect(named("toga")).toEqual([]);
+  });
+});
+
 describe("looks held up", () => {
-  const look = (id: string) => ({ id, name: id, pieces: [{ is: "jeans" }] }) as unknown as Look;
+  const look = (id: string) => ({ id, name: id, pieces: [{ is: "jeans" }], facts: NOTHING_SAID }) as Look;
   it("are asked about from two on, four at most, and put down again", async () => {
     on("POST", "/api/clients/c/compare", ({ body }) => ({
       data: { looks: body.looks, best: 0, because: [] },
@@ -142,37 +182,63 @@ describe("house rules", () => {
     says: `${key}.`,
     muted,
     touches: 2,
+    schools: [],
+    source: "",
   });
+
+  const loose = { key: "loose", rules: ["volume.waist"], usual: 2.5, drawn: 2.5, low: 2, high: 3 } as Border;
+  beforeEach(() => on("GET", "/api/schools", () => ({ data: [] })));
 
   it("tells what muting would change before it is done, and mutes on top of what is muted", async () => {
     let held = [rule("volume.waist"), rule("volume.cling", true)];
-    on("GET", "/api/rules", () => ({ data: { rules: held } }));
+    on("GET", "/api/rules", () => ({ data: { rules: held, borders: [loose] } }));
     on("GET", "/api/rules/volume.waist/looks", () => ({ data: { looks: [{ look_id: "x" }] } }));
     on("POST", "/api/rules/effect", () => ({ data: { looks: [], judged: 3, pieces: {}, landed: 0 } }));
-    studio.me = { studio: { schools: { volume_rule: "relaxed" }, version: 4 } } as unknown as Schemas["Me"];
+    const schools = { volume_rule: "relaxed" };
+    studio.me = { studio: { schools, muted: ["volume.cling"], version: 4 } } as unknown as Schemas["Me"];
     const house = new HouseRules();
     await house.load();
     await house.show(held[0]!);
     expect([house.looks.length, house.effect?.judged]).toEqual([1, 3]);
-    const asked = { schools: { volume_rule: "relaxed" }, muted: ["volume.cling", "volume.waist"] };
+    const asked = { schools, muted: ["volume.cling", "volume.waist"], borders: {} };
     expect(sent("/api/rules/effect")).toEqual([asked]);
     on("PATCH", "/api/studio", ({ body }) => {
       held = held.map((one) => ({ ...one, muted: (body.muted as string[]).includes(one.key) }));
       return { data: { schools: {}, version: 5 } };
     });
-    expect(await house.turn(held[1]!)).toBeNull();
+    expect(await house.turn(held[1]!)).toEqual({ before: { muted: ["volume.cling"] } });
     expect([house.muted, house.open]).toEqual([[], null]);
     expect(sent("/api/studio")).toEqual([{ version: 4, muted: [] }]);
   });
 
+  it("moves a border only after its effect was seen, and back to the usual leaves no trace", async () => {
+    on("GET", "/api/rules", () => ({ data: { rules: [rule("volume.waist")], borders: [loose] } }));
+    on("POST", "/api/rules/effect", () => ({ data: { looks: [], judged: 3, pieces: {}, landed: 0 } }));
+    on("PATCH", "/api/studio", ({ body }) => ({ data: { schools: {}, borders: body.borders, version: 2 } }));
+    studio.me = { studio: { schools: {}, muted: [], borders: {}, version: 1 } } as unknown as Schemas["Me"];
+    vi.useFakeTimers();
+    const house = new HouseRules();
+    await house.load();
+    for (const to of [2.6, 2.7, 2.8]) house.slide(loose, to);
+    await vi.advanceTimersByTimeAsync(300);
+    vi.useRealTimers();
+    expect([house.at(loose), house.effect?.judged]).toEqual([2.8, 3]);
+    expect(sent("/api/rules/effect").map((body) => body.borders)).toEqual([{ loose: 2.8 }]);
+    expect(await house.take(house.proposed!.ways)).toEqual({ before: { borders: {} } });
+    house.slide(loose, 2.5);
+    expect(house.proposed?.ways).toEqual({ borders: {} });
+  });
+
   it("is found by what it says, and shut again", async () => {
-    on("GET", "/api/rules", () => ({ data: { rules: [rule("volume.waist"), rule("volume.cling")] } }));
+    on("GET", "/api/rules", () => ({
+      data: { rules: [rule("volume.waist"), rule("volume.cling")], borders: [loose] },
+    }));
     const house = new HouseRules();
     await house.load();
     house.sought = "CLING";
     expect(house.shown.map((one) => one.key)).toEqual(["volume.cling"]);
     house.open = "volume.cling";
     await house.show(house.shown[0]!);
-    expect([house.open, calls.length]).toEqual([null, 1]);
+    expect([house.open, calls.length]).toEqual([null, 2]);
   });
 });

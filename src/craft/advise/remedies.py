@@ -16,7 +16,7 @@ from craft.advise.mends import FREE, OTHER_PIECE, SWAP_SHOE, TAILOR, Change, app
 from craft.advise.rail import place_of, with_piece
 from craft.body import Body
 from craft.cloth import Piece
-from craft.cloth.words import figure_name
+from craft.cloth.words import figure_name, said
 from craft.judge import Aims, Judgement, judge
 from craft.judge.finding import Finding
 from craft.look import Look, Outfit, compose
@@ -36,7 +36,7 @@ RAISES, SECOND_RAISES = 0.02, 0.05
 
 @dataclass(frozen=True, slots=True)
 class Step:
-    """One change: words of the piece at a slot, or a piece of the rack put on, by its key."""
+    """One change: words of the piece at a slot, or all the words of a piece of the rack put on there, and its key."""
 
     means: Means
     text: Sentence
@@ -108,8 +108,15 @@ def _singles(
         if piece in now.look.pieces or (piece.slot == "swim") != swims:
             continue
         instead = "instead" if place_of(piece) in worn else "with it"
-        step = Step("rack", Sentence.of(f"From the rack: the {piece.name} {instead}."), place_of(piece), (), key)
+        text = Sentence.of(f"From the rack: the {_told_apart(piece)} {instead}.")
+        step = Step("rack", text, place_of(piece), tuple(piece.described().items()), key)
         yield from _tried(now, before, aims, step, with_piece(now.look, piece))
+
+
+def _told_apart(piece: Piece) -> str:
+    """A piece by colour and name: a rack holds more than one pair of trousers."""
+    colour = piece.word("colour", "")
+    return f"{said(colour)} {piece.name}" if colour and not colour.startswith("#") else piece.name
 
 
 def _tried(

@@ -172,7 +172,7 @@ class RemediesOut(BaseModel):
     remedies: list[RemedyOut]
 
 
-class ViewOut(BaseModel):
+class OtherViewOut(BaseModel):
     """What another position of a school would say: the verdicts, and in words what comes, what goes and what turns."""
 
     school: str
@@ -182,10 +182,10 @@ class ViewOut(BaseModel):
     says: list[str]
 
 
-class ViewsOut(BaseModel):
+class OtherViewsOut(BaseModel):
     """The other positions of the schools that speak otherwise of what is on."""
 
-    views: list[ViewOut]
+    views: list[OtherViewOut]
 
 
 class TuckStepOut(BaseModel):
@@ -193,7 +193,7 @@ class TuckStepOut(BaseModel):
 
     text: str
     shapes: list[DrawnShape]
-    hand: tuple[float, float]
+    hand: list[float]
     top: float
     bottom: float
     behind: bool
@@ -318,14 +318,14 @@ def remedies(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
     )
 
 
-@router.post("/clients/{uuid:client_id}/views", response=ViewsOut)
+@router.post("/clients/{uuid:client_id}/views", response=OtherViewsOut)
 def views(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
     """What the other positions of the schools would say of these pieces; nothing is written."""
     told, unit = services.views_for(request.user, client_id, _asked(given))
     return answer(
-        ViewsOut(
+        OtherViewsOut(
             views=[
-                ViewOut(
+                OtherViewOut(
                     school=school,
                     position=position,
                     now=one.now.verdict,
@@ -360,7 +360,7 @@ def tuck(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
                 TuckStepOut(
                     text=step.text,
                     shapes=[drawn(shape) for shape in step.shapes],
-                    hand=step.hand,
+                    hand=list(step.hand),
                     top=step.top,
                     bottom=step.bottom,
                     behind=step.behind,

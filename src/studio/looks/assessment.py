@@ -87,6 +87,13 @@ class FigureOut(BaseModel):
     settled: bool
 
 
+class EaseOut(BaseModel):
+    """The still air, °C, in which somebody dressed so is neither warm nor cold."""
+
+    walking: float
+    at_rest: float
+
+
 class AssessmentOut(BaseModel):
     stature: float
     lift: float
@@ -101,8 +108,7 @@ class AssessmentOut(BaseModel):
     #: How formal it reads, 0 to 4, and how warm it is, clo; nothing with nothing on.
     formality: float | None
     clo: float | None
-    #: The still air, °C, in which it is comfortable: walking, and at rest.
-    at_ease: tuple[float, float] | None
+    at_ease: EaseOut | None
     verdict: Literal["works", "watch", "against"] | None
     score: float | None
     leading: list[str]
@@ -149,9 +155,9 @@ def assessment_out(assessment: Assessment, unit: Unit) -> AssessmentOut:
     )
 
 
-def _at_ease(outfit: Outfit) -> tuple[float, float]:
+def _at_ease(outfit: Outfit) -> EaseOut:
     clo = insulation_of(outfit.look.pieces)
-    return round(at_ease_in(clo, WALKING), 1), round(at_ease_in(clo, AT_REST), 1)
+    return EaseOut(walking=round(at_ease_in(clo, WALKING), 1), at_rest=round(at_ease_in(clo, AT_REST), 1))
 
 
 def _landmark(name: str, figure: Quantity) -> LandmarkOut:

@@ -31,7 +31,7 @@ class RuleOut(BaseModel):
     touches: int
 
 
-class BorderOut(BaseModel):
+class RuleBorderOut(BaseModel):
     """A figure that rules hold a look against: usual, where this house draws it, and how far it may be moved."""
 
     key: str
@@ -46,7 +46,7 @@ class BorderOut(BaseModel):
 
 class RulesOut(BaseModel):
     rules: list[RuleOut]
-    borders: list[BorderOut]
+    borders: list[RuleBorderOut]
 
 
 class Ways(BaseModel):
@@ -111,7 +111,7 @@ def rules(request: HttpRequest) -> Any:
                 for rule in RULES
             ],
             borders=[
-                BorderOut(
+                RuleBorderOut(
                     key=border.key,
                     rules=list(border.rules),
                     says=border.says,

@@ -20,6 +20,7 @@ class Studio {
     schools?: Record<string, string>;
     own_list?: string[];
     muted?: string[];
+    borders?: Record<string, number>;
   }): Promise<Refusal | null> {
     if (!this.me) return null;
     const told = await ask(api.PATCH("/api/studio", { body: { version: this.me.studio.version, ...what } }));

@@ -43,3 +43,16 @@ const DAY = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "long", ye
 export function day(when: string): string {
   return DAY.format(new Date(when));
 }
+
+/** The temperature scale that goes with a unit of length. */
+export const degrees = (unit: Unit): string => (unit === "cm" ? "°C" : "°F");
+
+/** °C in the reader's scale, as a whole number, and back. */
+export const inScale = (celsius: number, unit: Unit): number =>
+  Math.round(unit === "cm" ? celsius : celsius * 1.8 + 32);
+export const celsiusOf = (read: number, unit: Unit): number =>
+  unit === "cm" ? read : Math.round(((read - 32) / 1.8) * 10) / 10;
+
+/** A temperature as it is written: “12 °C”. */
+export const temperature = (celsius: number, unit: Unit): string =>
+  `${String(inScale(celsius, unit)).replace("-", "−")} ${degrees(unit)}`;

@@ -2430,30 +2430,14 @@ export interface components {
             /** Both Sides */
             both_sides: boolean;
         };
-        /**
-         * BorderOut
-         * @description A figure that rules hold a look against: usual, where this house draws it, and how far it may be moved.
-         */
+        /** BorderOut */
         BorderOut: {
-            /** Key */
-            key: string;
-            /** Rules */
-            rules: string[];
-            /** Says */
-            says: string;
-            /**
-             * Unit
-             * @enum {string}
-             */
-            unit: "cm" | "share" | "scale" | "°C";
-            /** Usual */
-            usual: number;
-            /** Low */
-            low: number;
-            /** High */
-            high: number;
-            /** Drawn */
-            drawn: number;
+            /** Shape */
+            shape: string;
+            /** Measure */
+            measure: string;
+            /** Cm */
+            cm: number;
         };
         /** DifferenceOut */
         DifferenceOut: {
@@ -2515,25 +2499,18 @@ export interface components {
         };
         /**
          * ViewOut
-         * @description What another position of a school would say: the verdicts, and in words what comes, what goes and what turns.
+         * @description One reading of the shape: by girths, or by the breadths that meet the eye.
          */
         ViewOut: {
-            /** School */
-            school: string;
-            /** Position */
-            position: string;
-            /**
-             * Now
-             * @enum {string}
-             */
-            now: "works" | "watch" | "against";
-            /**
-             * Then
-             * @enum {string}
-             */
-            then: "works" | "watch" | "against";
-            /** Says */
-            says: string[];
+            /** Shape */
+            shape: string;
+            /** Settled */
+            settled: boolean;
+            /** Near Border */
+            near_border: boolean;
+            /** Has Waist */
+            has_waist: boolean;
+            runner_up: components["schemas"]["BorderOut"] | null;
         };
         /** ConsentIn */
         ConsentIn: {
@@ -2984,11 +2961,7 @@ export interface components {
             formality: number | null;
             /** Clo */
             clo: number | null;
-            /** At Ease */
-            at_ease: [
-                number,
-                number
-            ] | null;
+            at_ease: components["schemas"]["EaseOut"] | null;
             /** Verdict */
             verdict: ("works" | "watch" | "against") | null;
             /** Score */
@@ -3015,6 +2988,16 @@ export interface components {
             colour: string | null;
             /** Pattern */
             pattern: string | null;
+        };
+        /**
+         * EaseOut
+         * @description The still air, °C, in which somebody dressed so is neither warm nor cold.
+         */
+        EaseOut: {
+            /** Walking */
+            walking: number;
+            /** At Rest */
+            at_rest: number;
         };
         /** EdgeOut */
         EdgeOut: {
@@ -3235,12 +3218,34 @@ export interface components {
             piece_id: string | null;
         };
         /**
-         * ViewsOut
+         * OtherViewOut
+         * @description What another position of a school would say: the verdicts, and in words what comes, what goes and what turns.
+         */
+        OtherViewOut: {
+            /** School */
+            school: string;
+            /** Position */
+            position: string;
+            /**
+             * Now
+             * @enum {string}
+             */
+            now: "works" | "watch" | "against";
+            /**
+             * Then
+             * @enum {string}
+             */
+            then: "works" | "watch" | "against";
+            /** Says */
+            says: string[];
+        };
+        /**
+         * OtherViewsOut
          * @description The other positions of the schools that speak otherwise of what is on.
          */
-        ViewsOut: {
+        OtherViewsOut: {
             /** Views */
-            views: components["schemas"]["ViewOut"][];
+            views: components["schemas"]["OtherViewOut"][];
         };
         /** HowTo */
         HowTo: {
@@ -3257,10 +3262,7 @@ export interface components {
             /** Shapes */
             shapes: components["schemas"]["DrawnShape"][];
             /** Hand */
-            hand: [
-                number,
-                number
-            ];
+            hand: number[];
             /** Top */
             top: number;
             /** Bottom */
@@ -4446,6 +4448,31 @@ export interface components {
             unread: number;
         };
         /**
+         * RuleBorderOut
+         * @description A figure that rules hold a look against: usual, where this house draws it, and how far it may be moved.
+         */
+        RuleBorderOut: {
+            /** Key */
+            key: string;
+            /** Rules */
+            rules: string[];
+            /** Says */
+            says: string;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "cm" | "share" | "scale" | "°C";
+            /** Usual */
+            usual: number;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /** Drawn */
+            drawn: number;
+        };
+        /**
          * RuleOut
          * @description One rule: what it says, where from, whether this house follows it, and how many kept looks it speaks of.
          */
@@ -4470,7 +4497,7 @@ export interface components {
             /** Rules */
             rules: components["schemas"]["RuleOut"][];
             /** Borders */
-            borders: components["schemas"]["BorderOut"][];
+            borders: components["schemas"]["RuleBorderOut"][];
         };
         /** ExampleOut */
         ExampleOut: {
@@ -5992,7 +6019,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ViewsOut"];
+                    "application/json": components["schemas"]["OtherViewsOut"];
                 };
             };
         };

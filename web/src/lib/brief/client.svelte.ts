@@ -6,6 +6,7 @@ export type Saving = "kept" | "waiting" | "saving" | "failed" | "conflict";
 interface Told {
   aims: Schemas["Aims"];
   brief: Schemas["BriefForm"];
+  own_ways: Schemas["FiledWays"];
 }
 type Part = keyof Told;
 
@@ -52,6 +53,12 @@ export class ClientState {
     this.#change("aims", change);
   }
 
+  /** Judge this client otherwise than the house judges. */
+  ownWays(change: Partial<Schemas["FiledWays"]>): void {
+    this.#change("own_ways", change);
+    this.#typing = null;
+  }
+
   #change(part: Part, change: object): void {
     const before = this.#record();
     this.client[part] = { ...this.client[part], ...change } as never;
@@ -60,7 +67,8 @@ export class ClientState {
   }
 
   #record(): Told {
-    return $state.snapshot({ aims: this.client.aims, brief: this.client.brief }) as Told;
+    const { aims, brief, own_ways } = this.client;
+    return $state.snapshot({ aims, brief, own_ways }) as Told;
   }
 
   /** One step of undo for each field, however many letters are typed in it. */
@@ -77,7 +85,7 @@ export class ClientState {
       this.#later(part);
     };
     this.history.add({
-      name: `the brief’s ${field.replaceAll("_", " ")}`,
+      name: part === "own_ways" ? "their own view" : `the brief’s ${field.replaceAll("_", " ")}`,
       undo: () => put(before),
       redo: () => put(step.after),
     });
@@ -110,8 +118,7 @@ export class ClientState {
     this.#changed.clear();
     this.saving = "saving";
     const body: Partial<Told> & { version: number } = { version: this.client.version };
-    if (parts.includes("brief")) body.brief = $state.snapshot(this.client.brief);
-    if (parts.includes("aims")) body.aims = $state.snapshot(this.client.aims);
+    for (const part of parts) body[part] = this.#record()[part] as never;
     const path = { params: { path: { client_id: this.client.id } } };
     const told = await ask(api.PATCH("/api/clients/{client_id}", { ...path, body }));
     if ("data" in told) {
@@ -136,7 +143,7 @@ export class ClientState {
     const { theirs } = this;
     if (!theirs) return [];
     const mine = this.#record();
-    return (["brief", "aims"] as const).flatMap((part) => {
+    return (["brief", "aims", "own_ways"] as const).flatMap((part) => {
       const [ours, other] = [mine[part], theirs[part]] as unknown as Fields[];
       return Object.keys({ ...ours, ...other })
         .filter((key) => JSON.stringify(ours?.[key]) !== JSON.stringify(other?.[key]))

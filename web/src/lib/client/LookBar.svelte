@@ -1,10 +1,25 @@
 <script lang="ts">
   /** The look's name, and what stands in the way of keeping it. */
+  import type { Schemas } from "../api/client";
+  import { studio } from "../studio.svelte";
+  import { temperature } from "../units";
+  import AboutLook from "./AboutLook.svelte";
+  import { reads, settingSaid } from "./facts";
   import type { LookTable } from "./table.svelte";
 
-  const { table }: { table: LookTable } = $props();
+  const { table, words }: { table: LookTable; words: Schemas["BriefWords"] } = $props();
   const draft = $derived(table.draft);
   let input: HTMLInputElement;
+  let open = $state(false);
+
+  const told = $derived(table.assessment);
+  const summary = $derived(
+    [settingSaid(draft.facts.setting, studio.unit), draft.facts.standing, draft.facts.tags.join(", ")]
+      .filter(Boolean)
+      .join(" · "),
+  );
+  const titleOf = (rule: string) =>
+    told?.findings.find((finding) => finding.rule === rule)?.title ?? rule.replace(/^\w+\./, "");
 
   export function focusName() {
     input.focus();
@@ -30,6 +45,24 @@
       }}
     />
   </label>
+  <button
+    class="flex w-full items-baseline gap-2 text-left text-sm"
+    aria-expanded={open}
+    data-testid="about-look"
+    onclick={() => (open = !open)}
+  >
+    <span class="w-3 shrink-0 text-bark" aria-hidden="true">{open ? "▾" : "▸"}</span>
+    <span class={summary ? "" : "text-bark"}>{summary || "Where it is worn, notes, variants"}</span>
+  </button>
+  {#if told && told.formality !== null && told.formality !== undefined && told.at_ease}
+    <p class="pl-5 text-xs text-bark" data-testid="register">
+      reads {reads(told.formality)}; at ease in {temperature(told.at_ease.walking, studio.unit)} walking,
+      {temperature(told.at_ease.at_rest, studio.unit)} at rest
+    </p>
+  {/if}
+  {#if open}
+    <AboutLook {draft} occasions={words.occasions} codes={words.dress_codes} {titleOf} />
+  {/if}
   {#if draft.nameTrouble}
     <p id="look-name-trouble" role="alert" class="text-madder">
       {draft.nameTrouble} Shorten it; it stays here.

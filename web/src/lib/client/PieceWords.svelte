@@ -5,6 +5,7 @@
   import Word from "../ui/Word.svelte";
   import type { LookTable } from "./table.svelte";
   import FigureField from "./FigureField.svelte";
+  import TuckSteps from "./TuckSteps.svelte";
   import { kindsAt, titleOf } from "./places";
 
   interface Props {
@@ -189,6 +190,9 @@
         </label>
       {/if}
     </div>
+    {#if slot === "top" && piece.tuck && piece.tuck !== "none" && table.draft.pieces.bottom}
+      <TuckSteps {table} tuck={said(piece.tuck)} />
+    {/if}
     {#if figures.length && !studio.turned}
       <div class="mt-1 flex flex-wrap gap-x-3">
         {#each figures as one (one.key)}

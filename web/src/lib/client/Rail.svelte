@@ -13,8 +13,8 @@
   const SAID = { works: "works", watch: "nearly works", against: "does not work" };
   onMount(() => void table.rail.load());
 
-  const putOn = (piece: { title: string; piece: Record<string, unknown> }) =>
-    table.draft.wear([piece.piece as Piece], `the ${piece.title}`);
+  const putOn = (piece: { id: string; title: string; piece: Record<string, unknown> }) =>
+    table.draft.wear([piece.piece as Piece], `the ${piece.title}`, piece.id);
 </script>
 
 {#if rail.trouble}

@@ -7,8 +7,10 @@
   interface Props {
     assessment: Assessment;
     onmend: (finding: Finding) => void;
+    /** Somebody likes it so all the same, or no longer; where the look can be changed here. */
+    onlike?: (finding: Finding) => void;
   }
-  const { assessment, onmend }: Props = $props();
+  const { assessment, onmend, onlike }: Props = $props();
   const scale = useScale();
 
   // With a client beside you only what is good is said.
@@ -63,7 +65,7 @@
         >
           <span class="translate-y-0.5"><Mark of={finding.stance} /></span>
           <span class="sr-only">{finding.stance}:</span>
-          {finding.title}
+          <span class={finding.outranked ? "text-bark line-through decoration-1" : ""}>{finding.title}</span>
         </button>
         {#if isOpen(finding)}
           <p class="pl-[21px] text-sm leading-snug">{finding.text}</p>
@@ -77,6 +79,18 @@
               Mend: {finding.mend.text}
               {#if finding === first}<span class="key">M</span>{/if}
             </button>
+          {/if}
+          {#if onlike && !studio.turned && (finding.stance === "against" || finding.liked)}
+            <p class="pl-[21px] text-sm">
+              {#if finding.liked}
+                {finding.outranked
+                  ? "Liked all the same: it does not count."
+                  : "Liked all the same; this house is strict."}
+              {/if}
+              <button class="mend quiet text-left" onclick={() => onlike(finding)}>
+                {finding.liked ? "No longer" : "Liked all the same"}
+              </button>
+            </p>
           {/if}
         {/if}
       </li>

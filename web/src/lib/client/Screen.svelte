@@ -18,6 +18,9 @@
   import { stepAt, stepOf, type Step } from "$lib/client/steps";
   import { LookTable } from "$lib/client/table.svelte";
   import Verdict from "$lib/client/Verdict.svelte";
+  import Views from "$lib/client/Views.svelte";
+  import Ways from "$lib/client/Ways.svelte";
+  import { changesOf, inWords, type Way } from "$lib/client/ways.svelte";
   import Workbench from "$lib/client/Workbench.svelte";
   import { provideScale, RuleScale } from "$lib/figure/scale.svelte";
   import Stage from "$lib/figure/Stage.svelte";
@@ -61,6 +64,8 @@
   /** The body changed since the look was judged. */
   let stale = $state(false);
   let chosen = $state<Slot | null>(null);
+  /** What is said beside the figure: the reasons, ways to mend, or what other schools would say. */
+  let aside = $state<"reasons" | "ways" | "views">("reasons");
   let help = $state(false);
   let header = $state<Header>();
   let bar = $state<LookBar>();
@@ -92,7 +97,7 @@
   $effect(() => {
     if (!ready || (step !== "dress" && step !== "looks") || !stale) return;
     stale = false;
-    void table.assess();
+    table.again();
   });
   $effect(() => {
     void [held.client.aims, held.client.version];
@@ -111,6 +116,23 @@
     table.draft.change(finding.mend.slot as Slot, finding.mend.change, `the mend “${finding.title}”`);
     chosen = finding.mend.slot as Slot;
     notice.say(finding.mend.text, { name: "Undo", run: () => void back("undo") });
+  }
+
+  function take(way: Way) {
+    table.draft.changeAll(changesOf(way), `the mend “${inWords(way)}”`);
+    notice.say(inWords(way), { name: "Undo", run: () => void back("undo") });
+  }
+
+  /** Show something else beside the figure, or the reasons again. */
+  const beside = (what: "ways" | "views") => (aside = aside === what ? "reasons" : what);
+
+  /** One key takes the first mend in sight. */
+  function mendFirst() {
+    if (step !== "dress") return;
+    const way = table.ways.stale ? undefined : table.ways.told?.[0];
+    if (aside === "ways") return way && take(way);
+    const finding = table.assessment?.findings.find((one) => one.mend);
+    if (finding) mend(finding);
   }
 
   async function back(way: "undo" | "redo") {
@@ -162,9 +184,11 @@
     }
     if (control || help || on.closest("[role=listbox]")) return;
     if (typing && !event.altKey) return;
-    const finding = table.assessment?.findings.find((one) => one.mend);
     const alone: Record<string, () => void> = {
-      m: () => step === "dress" && finding && mend(finding),
+      m: mendFirst,
+      w: () => step === "dress" && beside("ways"),
+      v: () => step === "dress" && beside("views"),
+      escape: () => (aside = "reasons"),
       n: () => bar?.focusName(),
       "?": () => (help = true),
     };
@@ -235,7 +259,7 @@
     {@const assessment = table.assessment}
     <Workbench>
       {#snippet panel()}
-        <LookBar {table} bind:this={bar} />
+        <LookBar {table} words={briefWords} bind:this={bar} />
         {#if step === "dress"}
           <Dress {table} {chosen} onchoose={(slot) => (chosen = slot)} />
         {:else}
@@ -254,19 +278,41 @@
       {/snippet}
       {#snippet side()}
         {#if compared}<Because told={compared} held={table.compare.held} />
-        {:else}<Reasons {assessment} onmend={mend} />{/if}
+        {:else if step === "dress" && aside === "ways" && !studio.turned}
+          <Ways {table} onmend={take} onclose={() => (aside = "reasons")} />
+        {:else if step === "dress" && aside === "views" && !studio.turned}
+          <Views {table} {held} onclose={() => (aside = "reasons")} />
+        {:else}
+          <Reasons
+            {assessment}
+            onmend={mend}
+            onlike={step === "dress" ? (finding) => table.draft.like(finding.rule, finding.title) : undefined}
+          />
+        {/if}
       {/snippet}
       {#snippet rail()}{#if step === "dress"}<Rail {table} />{/if}{/snippet}
       {#snippet under()}
         {#if compared}<p class="text-sm">
             One floor line, one scale. What differs from the first look is outlined.
           </p>
-        {:else}<Verdict
+        {:else}
+          <Verdict
             {assessment}
             trouble={table.trouble}
             pieces={table.draft.list.length}
             doubts={table.doubts}
-          />{/if}
+          />
+          {#if step === "dress" && !studio.turned}
+            <span class="ml-auto flex shrink-0 gap-1 pl-4 text-sm">
+              <button class="quiet" aria-pressed={aside === "ways"} onclick={() => beside("ways")}
+                >Ways to mend <span class="key">W</span></button
+              >
+              <button class="quiet" aria-pressed={aside === "views"} onclick={() => beside("views")}
+                >Other views <span class="key">V</span></button
+              >
+            </span>
+          {/if}
+        {/if}
       {/snippet}
     </Workbench>
   {/if}

@@ -1,5 +1,6 @@
 /** Looks held up side by side: two to four, judged together. */
 import { api, ask, type Look, type Schemas } from "../api/client";
+import { askedOf } from "./facts";
 
 export const MOST = 4;
 
@@ -32,7 +33,7 @@ export class Compare {
       this.told = null;
       return;
     }
-    const body = { looks: this.held.map((look) => ({ pieces: look.pieces })) };
+    const body = { looks: this.held.map(askedOf) };
     const params = { path: { client_id: this.clientId } };
     const told = await ask(api.POST("/api/clients/{client_id}/compare", { params, body }));
     this.trouble = "refusal" in told ? told.refusal.message : null;

@@ -1,5 +1,6 @@
 /** The look on the figure: composed here, kept on the server as you go, never overwritten. */
 import { api, ask, type Look, type Piece, type Slot } from "../api/client";
+import { factsApart, NOTHING_SAID, VARIANTS, type Asked, type Facts, type Variant } from "./facts";
 import type { History } from "./history.svelte";
 import { givesWay, ORDER } from "./places";
 
@@ -11,9 +12,14 @@ const AGAIN = 4000;
 export type Saving = "blank" | "kept" | "saving" | "waiting" | "failed" | "conflict";
 export type Pieces = Partial<Record<Slot, Piece>>;
 
+/** Which piece of the rack is worn at a place. */
+export type FromRack = Partial<Record<Slot, string>>;
+
 interface Snapshot {
   pieces: Pieces;
   name: string;
+  facts: Facts;
+  fromRack: FromRack;
 }
 
 /** The words of a piece that can be compared and sent: nothing empty. */
@@ -24,11 +30,24 @@ export function plain(piece: Piece): Piece {
   return Object.fromEntries(said) as Piece;
 }
 
+/** A change at a place: words to say, or all of its words anew; null takes the piece off. */
+export interface Change {
+  slot: Slot;
+  words: Record<string, unknown> | null;
+  whole?: boolean;
+  /** The piece of the rack that it is. */
+  rackId?: string | null;
+}
+
 export class Draft {
   id = $state<string | null>(null);
   version = $state(0);
   name = $state("");
   pieces = $state.raw<Pieces>({});
+  /** Where it is worn, how it stands, what was said of it and liked. */
+  facts = $state.raw<Facts>(NOTHING_SAID);
+  fromRack = $state.raw<FromRack>({});
+  variantOf = $state<string | null>(null);
   saving = $state<Saving>("blank");
   trouble = $state<string | null>(null);
   nameTrouble = $state<string | null>(null);
@@ -39,6 +58,8 @@ export class Draft {
   #timer: ReturnType<typeof setTimeout> | undefined;
   #busy: Promise<void> | null = null;
   #changes = 0;
+  /** The last step of undo, while typing in the same field goes on. */
+  #typing: { field: string | null; after: Snapshot } | null = null;
 
   constructor(
     private clientId: string,
@@ -51,31 +72,49 @@ export class Draft {
     return ORDER.flatMap((place) => this.pieces[place] ?? []);
   }
 
+  /** What the engine is asked: the pieces, where they are worn, what is liked all the same. */
+  get asked(): Asked {
+    return this.askedOf(this.pieces);
+  }
+
+  askedOf(pieces: Pieces): Asked {
+    return {
+      pieces: ORDER.flatMap((place) => pieces[place] ?? []),
+      setting: this.facts.setting,
+      liked: this.facts.liked.map((one) => one.rule),
+    };
+  }
+
   /** Change one piece; null words are taken off, a null piece is taken away. */
   change(slot: Slot, words: Record<string, unknown> | null, name: string): void {
-    const before = this.#snapshot();
-    const next = { ...this.pieces };
-    if (words === null) delete next[slot];
-    else {
-      next[slot] = plain({ ...next[slot], ...words } as Piece);
-      this.#makeRoom(next, slot);
+    this.changeAll([{ slot, words }], name);
+  }
+
+  /** Several changes as one step: some words of a piece, the whole of it, or a piece from the rack. */
+  changeAll(changes: Change[], name: string): void {
+    const pieces = { ...this.pieces };
+    const fromRack = { ...this.fromRack };
+    for (const { slot, words, whole, rackId } of changes) {
+      const was = pieces[slot];
+      // Of another kind it is another piece.
+      if (whole || words === null || (words.is && words.is !== was?.is)) delete fromRack[slot];
+      if (rackId) fromRack[slot] = rackId;
+      if (words === null) delete pieces[slot];
+      else {
+        pieces[slot] = plain({ ...(whole ? {} : was), ...words } as Piece);
+        this.#makeRoom(pieces, slot);
+      }
     }
-    this.#become({ pieces: next, name: this.name });
-    this.#remember(name, before);
+    this.#step({ pieces, fromRack }, name);
   }
 
   /** Put several pieces on at once, each in its place. */
-  wear(pieces: Piece[], name: string): void {
-    const before = this.#snapshot();
-    const next = { ...this.pieces };
-    for (const piece of pieces) {
+  wear(pieces: Piece[], name: string, rackId: string | null = null): void {
+    const placed = pieces.flatMap((piece) => {
       const slot = this.slotOf(piece.is);
-      if (!slot) continue;
-      next[slot] = plain(piece);
-      this.#makeRoom(next, slot);
-    }
-    this.#become({ pieces: next, name: this.name });
-    this.#remember(name, before);
+      return slot ? [{ slot, words: { ...piece }, whole: true, rackId }] : [];
+    });
+    this.changeAll(placed, name);
   }
 
   /** What gives way to a piece is taken off with it. */
@@ -85,29 +124,64 @@ export class Draft {
   }
 
   rename(name: string): void {
-    if (name === this.name) return;
-    const before = this.#snapshot();
-    this.#become({ pieces: this.pieces, name });
-    this.#remember("the look's name", before);
+    if (name !== this.name) this.#step({ name }, "the look's name", "name");
+  }
+
+  /** Say more of the look: where it is worn, a note, how it stands. */
+  say(facts: Partial<Facts>, name: string, typing: string | null = null): void {
+    this.#step({ facts: { ...this.facts, ...facts } }, name, typing);
+  }
+
+  /** Like a finding all the same, or no longer. */
+  like(rule: string, title: string): void {
+    const held = this.facts.liked.some((one) => one.rule === rule);
+    const today = new Date().toISOString().slice(0, 10);
+    const liked = held
+      ? this.facts.liked.filter((one) => one.rule !== rule)
+      : [...this.facts.liked, { rule, who: "client" as const, on: today, why: "" }];
+    this.say({ liked }, `${held ? "no longer liking" : "liking"} “${title}” all the same`);
+  }
+
+  /** Go on with a copy of the look as a variant of it; the look itself stays as it is. */
+  async vary(variant: Exclude<Variant, "">): Promise<void> {
+    await this.keep();
+    if (this.id === null || this.saving !== "kept") return;
+    this.variantOf = this.id;
+    this.id = null;
+    this.version = 0;
+    this.facts = { ...this.facts, variant, standing: "", why_not: "" };
+    this.#become({ ...this.#snapshot(), name: `${this.name || "Unnamed look"}, ${VARIANTS[variant]}` });
+    await this.keep();
   }
 
   #snapshot(): Snapshot {
-    return { pieces: this.pieces, name: this.name };
+    return { pieces: this.pieces, name: this.name, facts: this.facts, fromRack: this.fromRack };
   }
 
-  #remember(name: string, before: Snapshot): void {
-    const after = this.#snapshot();
+  /** One change; letters typed in the same field without a pause are one change. */
+  #step(change: Partial<Snapshot>, name: string, typing: string | null = null): void {
+    const before = this.#snapshot();
+    this.#become({ ...before, ...change });
+    if (typing && this.#typing?.field === typing) this.#typing.after = this.#snapshot();
+    else this.#remember(name, before, typing);
+  }
+
+  #remember(name: string, before: Snapshot, field: string | null = null): void {
+    const step = (this.#typing = { field, after: this.#snapshot() });
     const id = this.id;
     const go = (to: Snapshot) => {
+      this.#typing = null;
       // A step of a look that is no longer on the figure has nothing to go back to.
       if (this.id === id || id === null) this.#become(to);
     };
-    this.history.add({ name, undo: () => go(before), redo: () => go(after) });
+    this.history.add({ name, undo: () => go(before), redo: () => go(step.after) });
   }
 
   #become(to: Snapshot): void {
     this.pieces = to.pieces;
     this.name = to.name;
+    this.facts = to.facts;
+    this.fromRack = to.fromRack;
     this.#changes += 1;
     this.onchange();
     if (this.saving === "conflict") return;
@@ -132,8 +206,15 @@ export class Draft {
 
   async #write(): Promise<void> {
     this.saving = "saving";
+    this.#typing = null;
     const changes = this.#changes;
-    const body = { name: this.name, pieces: this.list };
+    const body = {
+      name: this.name,
+      pieces: this.list,
+      facts: this.facts,
+      from_rack: this.fromRack as Record<string, string>,
+      variant_of: this.variantOf,
+    };
     const told =
       this.id === null
         ? await ask(
@@ -193,6 +274,7 @@ export class Draft {
     const theirs = this.#bySlot(this.theirs?.pieces ?? []);
     if (this.theirs && this.theirs.name !== this.name)
       found.push(`name: “${this.name}” / “${this.theirs.name}”`);
+    if (this.theirs) found.push(...factsApart(this.facts, this.theirs.facts));
     for (const slot of ORDER) {
       const mine = (this.pieces[slot] ?? {}) as Record<string, unknown>;
       const other = (theirs[slot] ?? {}) as Record<string, unknown>;
@@ -217,6 +299,9 @@ export class Draft {
     this.version = 0;
     this.name = "";
     this.pieces = {};
+    this.facts = NOTHING_SAID;
+    this.fromRack = {};
+    this.variantOf = null;
     this.saving = "blank";
     this.theirs = this.trouble = this.nameTrouble = null;
     this.onchange();
@@ -251,6 +336,9 @@ export class Draft {
     this.version = look.version;
     this.name = look.name;
     this.pieces = this.#bySlot(look.pieces);
+    this.facts = { ...NOTHING_SAID, ...look.facts };
+    this.fromRack = { ...look.from_rack };
+    this.variantOf = look.variant_of ?? null;
     this.theirs = this.trouble = this.nameTrouble = null;
     this.saving = "kept";
     this.onchange();

@@ -1,5 +1,6 @@
 /** The rail: the client's pieces, ranked by how they go with what is on. */
-import { api, ask, type Piece, type Schemas } from "../api/client";
+import { api, ask, type Schemas } from "../api/client";
+import type { Asked } from "./facts";
 
 export type Goes = Schemas["GoesOut"];
 type Hanging = Schemas["RackPieceOut"];
@@ -17,7 +18,7 @@ export class Rail {
 
   constructor(
     readonly clientId: string,
-    private readonly worn: () => Piece[],
+    private readonly asked: () => Asked,
   ) {}
 
   readonly slots = $derived([...new Set((this.pieces ?? []).map((piece) => piece.slot))]);
@@ -53,7 +54,7 @@ export class Rail {
       const told = await ask(
         api.POST("/api/clients/{client_id}/rail", {
           params: { path: { client_id: this.clientId } },
-          body: { pieces: this.worn() },
+          body: this.asked(),
           signal: asked.signal,
         }),
       );

@@ -3,8 +3,11 @@ import { api, ask, type Assessment, type Piece, type Schemas, type Slot } from "
 import { Compare } from "./compare.svelte";
 import { Draft, plain } from "./draft.svelte";
 import type { History } from "./history.svelte";
-import { ORDER, placeOf } from "./places";
+import type { Asked } from "./facts";
+import { placeOf } from "./places";
 import { Rail } from "./rail.svelte";
+import { Views } from "./views.svelte";
+import { Ways } from "./ways.svelte";
 
 /** How long after the last answer a hand counts as resting, ms. */
 const RESTS = 900;
@@ -17,6 +20,9 @@ export class LookTable {
   draft: Draft;
   rail: Rail;
   compare: Compare;
+  /** Ways to mend what is on, and what the other schools would say of it; asked while they are in sight. */
+  ways: Ways;
+  views: Views;
 
   /** Estimated measures that could still turn the verdict; asked when the hand rests. */
   doubts = $state.raw<Schemas["DoubtOut"][]>([]);
@@ -30,12 +36,12 @@ export class LookTable {
     readonly history: History,
   ) {
     const slotOf = (kind: string) => placeOf(words, kind);
-    this.draft = new Draft(clientId, slotOf, this.history, () => {
-      void this.assess();
-      this.rail.look();
-    });
+    this.draft = new Draft(clientId, slotOf, this.history, () => this.again());
     this.compare = new Compare(clientId);
-    this.rail = new Rail(clientId, () => this.draft.list);
+    const asked = () => this.draft.asked;
+    this.rail = new Rail(clientId, asked);
+    this.ways = new Ways(clientId, asked);
+    this.views = new Views(clientId, asked);
   }
 
   async load(): Promise<void> {
@@ -51,15 +57,23 @@ export class LookTable {
     else await this.assess();
   }
 
+  /** The look, or what it is judged by, is another now: ask all that is in sight anew. */
+  again(): void {
+    void this.assess();
+    this.rail.look();
+    this.ways.look();
+    this.views.look();
+  }
+
   /** The look as it would be with one piece otherwise, while the hand is still moving; nothing is kept. */
   async preview(slot: Slot, words: Record<string, unknown>): Promise<void> {
     const pieces = { ...this.draft.pieces };
     pieces[slot] = plain({ ...pieces[slot], ...words } as Piece);
-    await this.assess(ORDER.flatMap((place) => pieces[place] ?? []));
+    await this.assess(this.draft.askedOf(pieces));
   }
 
   /** Ask the engine; only the latest question's answer is shown. */
-  async assess(pieces: Piece[] = this.draft.list): Promise<void> {
+  async assess(question: Asked = this.draft.asked): Promise<void> {
     this.#asked?.abort();
     clearTimeout(this.#resting);
     this.doubts = [];
@@ -69,7 +83,7 @@ export class LookTable {
       const told = await ask(
         api.POST("/api/clients/{client_id}/assess", {
           params: { path: { client_id: this.clientId } },
-          body: { pieces },
+          body: question,
           signal: asked.signal,
         }),
       );
@@ -77,7 +91,7 @@ export class LookTable {
       if ("data" in told) {
         this.assessment = told.data;
         this.trouble = null;
-        this.#resting = setTimeout(() => void this.#doubt(pieces, asked.signal), RESTS);
+        this.#resting = setTimeout(() => void this.#doubt(question, asked.signal), RESTS);
       } else this.trouble = told.refusal.message;
       this.pending = false;
     } catch {
@@ -85,13 +99,11 @@ export class LookTable {
     }
   }
 
-  async #doubt(pieces: Piece[], signal: AbortSignal): Promise<void> {
-    if (!pieces.length || signal.aborted) return;
+  async #doubt(question: Asked, signal: AbortSignal): Promise<void> {
+    if (!question.pieces.length || signal.aborted) return;
     const params = { path: { client_id: this.clientId } };
     try {
-      const told = await ask(
-        api.POST("/api/clients/{client_id}/doubts", { params, body: { pieces }, signal }),
-      );
+      const told = await ask(api.POST("/api/clients/{client_id}/doubts", { params, body: question, signal }));
       if ("data" in told && !signal.aborted) this.doubts = told.data.doubts;
     } catch {
       // The look changed meanwhile.

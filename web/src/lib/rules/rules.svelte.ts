@@ -1,18 +1,28 @@
-/** The house rules: which are followed, what each touches, and what a change would do before it is made. */
+/** The house rules: which are followed, where their borders are drawn, which schools are taken, and what a change would
+ * do before it is made. */
 import { api, ask, type Refusal, type Schemas } from "../api/client";
 import { studio } from "../studio.svelte";
 
 export type RuleRow = Schemas["RuleOut"];
+export type Border = Schemas["RuleBorderOut"];
+export type Ways = Required<Schemas["Ways"]>;
+
+/** How long a border is held still before its effect is asked for, ms. */
+const PAUSE = 250;
 
 export class HouseRules {
   rules = $state.raw<RuleRow[] | null>(null);
+  borders = $state.raw<Border[]>([]);
+  schools = $state.raw<Schemas["School"][]>([]);
   trouble = $state<string | null>(null);
   /** The rule whose looks are shown, and they. */
   open = $state<string | null>(null);
   looks = $state.raw<Schemas["ExampleOut"][]>([]);
-  /** What muting or following the rule that is open would change. */
+  /** A change that is looked at before it is made: what it is of, and what would be judged otherwise. */
+  proposed = $state.raw<{ of: string; ways: Partial<Ways> } | null>(null);
   effect = $state.raw<Schemas["EffectOut"] | null>(null);
   sought = $state("");
+  #timer: ReturnType<typeof setTimeout> | undefined;
 
   readonly shown = $derived(
     (this.rules ?? []).filter((rule) =>
@@ -21,44 +31,96 @@ export class HouseRules {
   );
   readonly subjects = $derived([...new Set(this.shown.map((rule) => rule.subject))]);
   readonly muted = $derived((this.rules ?? []).filter((rule) => rule.muted));
+  readonly moved = $derived(this.borders.filter((border) => border.drawn !== border.usual));
+
+  /** The way this house judges now. */
+  get ways(): Ways {
+    const held = studio.me?.studio;
+    return { schools: { ...held?.schools }, muted: [...(held?.muted ?? [])], borders: { ...held?.borders } };
+  }
+
+  bordersOf(rule: RuleRow): Border[] {
+    return this.borders.filter((border) => border.rules.includes(rule.key));
+  }
 
   async load(): Promise<void> {
-    const told = await ask(api.GET("/api/rules"));
-    this.trouble = "refusal" in told ? told.refusal.message : null;
-    if ("data" in told) this.rules = told.data.rules;
+    const [rules, schools] = await Promise.all([ask(api.GET("/api/rules")), ask(api.GET("/api/schools"))]);
+    this.trouble =
+      "refusal" in rules ? rules.refusal.message : "refusal" in schools ? schools.refusal.message : null;
+    if ("data" in rules) {
+      this.rules = rules.data.rules;
+      this.borders = rules.data.borders;
+    }
+    if ("data" in schools) this.schools = schools.data;
   }
 
   /** Show what a rule touches, and what its other state would change. */
   async show(rule: RuleRow): Promise<void> {
     if (this.open === rule.key) {
-      this.open = null;
+      this.open = this.proposed = null;
       return;
     }
     this.open = rule.key;
     this.looks = [];
-    this.effect = null;
-    const schools = studio.me?.studio.schools ?? {};
-    const [looks, effect] = await Promise.all([
+    const [looks] = await Promise.all([
       ask(api.GET("/api/rules/{key}/looks", { params: { path: { key: rule.key } } })),
-      ask(api.POST("/api/rules/effect", { body: { schools, muted: this.#without(rule) } })),
+      this.propose(rule.key, this.#turned(rule)),
     ]);
-    if (this.open !== rule.key) return;
-    if ("data" in looks) this.looks = looks.data.looks;
-    if ("data" in effect) this.effect = effect.data;
+    if (this.open === rule.key && "data" in looks) this.looks = looks.data.looks;
   }
 
-  /** Follow a rule, or no longer; whether it was done. */
-  async turn(rule: RuleRow): Promise<Refusal | null> {
-    const refusal = await studio.change({ muted: this.#without(rule) });
-    this.trouble = refusal?.message ?? null;
+  /** Look at a change: which looks would be judged otherwise. */
+  async propose(of: string, ways: Partial<Ways>): Promise<void> {
+    clearTimeout(this.#timer);
+    const proposed = (this.proposed = { of, ways });
+    this.effect = null;
+    const told = await ask(api.POST("/api/rules/effect", { body: { ...this.ways, ...ways } }));
+    if (this.proposed !== proposed) return;
+    if ("data" in told) this.effect = told.data;
+    else this.trouble = told.refusal.message;
+  }
+
+  /** A border is being moved: look at it when it rests. */
+  slide(border: Border, to: number): void {
+    clearTimeout(this.#timer);
+    const ways = this.#drawn(border, to);
+    this.proposed = { of: border.key, ways };
+    this.effect = null;
+    this.#timer = setTimeout(() => void this.propose(border.key, ways), PAUSE);
+  }
+
+  /** Where a border stands in the change that is looked at, or where it is drawn. */
+  at(border: Border): number {
+    const proposed = this.proposed?.of === border.key ? this.proposed.ways.borders : undefined;
+    return proposed ? (proposed[border.key] ?? border.usual) : border.drawn;
+  }
+
+  /** Judge another way from now on; what is needed to take it back, or why it was not done. */
+  async take(ways: Partial<Ways>): Promise<{ before: Partial<Ways> } | { refusal: Refusal }> {
+    const now = this.ways;
+    const before = Object.fromEntries(Object.keys(ways).map((key) => [key, now[key as keyof Ways]]));
+    const refusal = await studio.change(ways);
+    this.proposed = this.effect = null;
     await this.load();
-    this.open = null;
-    return refusal;
+    if (refusal) this.trouble = refusal.message;
+    return refusal ? { refusal } : { before };
   }
 
-  /** The muted rules as they would be with this one turned over. */
-  #without(rule: RuleRow): string[] {
-    const now = this.muted.map((one) => one.key);
-    return rule.muted ? now.filter((key) => key !== rule.key) : [...now, rule.key];
+  /** Follow a rule, or no longer. */
+  turn(rule: RuleRow): ReturnType<HouseRules["take"]> {
+    this.open = null;
+    return this.take(this.#turned(rule));
+  }
+
+  #turned(rule: RuleRow): Partial<Ways> {
+    const now = this.ways.muted;
+    return { muted: rule.muted ? now.filter((key) => key !== rule.key) : [...now, rule.key] };
+  }
+
+  #drawn(border: Border, to: number): Partial<Ways> {
+    const borders = { ...this.ways.borders };
+    if (to === border.usual) delete borders[border.key];
+    else borders[border.key] = to;
+    return { borders };
   }
 }

@@ -57,7 +57,7 @@
               >
             </p>
             <p class="text-sm text-bark">
-              {number.reason}{#if number.serves}
+              {number.reason}{#if number.serves}{" "}
                 <span class="text-leaf">For your aims: it {number.serves}.</span>{/if}
               {#if poor(number, studio.unit)}<strong class="font-semibold text-walnut"
                   >{poor(number, studio.unit)}.</strong

@@ -29,7 +29,10 @@
   ];
   const DRESSING = [
     ["← →", "on a word: step through its choices"],
-    ["M", "apply the first mend"],
+    ["M", "apply the first mend in sight"],
+    ["W", "ways to mend; again, the reasons"],
+    ["V", "what other schools would say"],
+    ["↑ ↓", "on a hem: nudge it; with Shift, further"],
     ["N", "name the look"],
   ];
   const SHEETS = [

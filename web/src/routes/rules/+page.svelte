@@ -1,36 +1,49 @@
 <script lang="ts">
-  /** The house rules: every rule of the engine, followed or muted, and the looks it speaks of. */
+  /** The house rules: every rule of the engine, followed or muted, its borders, and the looks it speaks of. */
   import { onMount } from "svelte";
-  import { HouseRules, type RuleRow } from "$lib/rules/rules.svelte";
+  import Effect from "$lib/rules/Effect.svelte";
+  import MoveBorder from "$lib/rules/MoveBorder.svelte";
+  import { HouseRules, type RuleRow, type Ways } from "$lib/rules/rules.svelte";
+  import SchoolDefaults from "$lib/rules/SchoolDefaults.svelte";
+  import { studio } from "$lib/studio.svelte";
   import Header from "$lib/ui/Header.svelte";
   import Mark from "$lib/ui/Mark.svelte";
   import { notice } from "$lib/ui/notice.svelte";
+  import { said } from "$lib/units";
 
   const house = new HouseRules();
-  const SAID = { works: "works", watch: "nearly works", against: "does not work" };
   onMount(() => void house.load());
 
-  async function turn(rule: RuleRow) {
-    const was = rule.muted;
-    if (await house.turn(rule)) return;
-    const now = house.rules?.find((one) => one.key === rule.key);
-    const back = () => now && void house.turn(now);
-    notice.say(was ? "The rule is followed again." : "The rule is muted.", { name: "Undo", run: back });
+  async function take(ways: Partial<Ways>, what: string) {
+    const done = await house.take(ways);
+    if ("refusal" in done) return;
+    notice.say(what, { name: "Undo", run: () => void house.take(done.before) });
   }
+
+  async function turn(rule: RuleRow) {
+    const done = await house.turn(rule);
+    if ("refusal" in done) return;
+    const what = rule.muted ? "The rule is followed again." : "The rule is muted.";
+    notice.say(what, { name: "Undo", run: () => void house.take(done.before) });
+  }
+
+  /** The view this house takes where a rule asks for one. */
+  const view = (school: string) =>
+    studio.me?.studio.schools[school] ?? house.schools.find((one) => one.id === school)?.positions[0] ?? "";
 </script>
 
 <svelte:head><title>House rules · Basilwood</title></svelte:head>
 <div class="flex min-h-dvh flex-col">
   <Header />
-  <main class="mx-auto w-full max-w-4xl grow px-5 py-7">
+  <main class="mx-auto w-full max-w-5xl grow px-5 py-7">
     <div class="flex flex-wrap items-end gap-x-8 gap-y-2 border-b-2 border-walnut pb-2">
       <h1 class="heading text-3xl">House rules</h1>
       <label class="w-56 text-sm text-bark"
         >Find<input type="search" class="field text-walnut" bind:value={house.sought} /></label
       >
       <p class="ml-auto text-sm text-bark">
-        {house.rules?.length ?? 0} rules, {house.muted.length} muted. The schools are under Dress, at the schools’
-        own words.
+        {house.rules?.length ?? 0} rules, {house.muted.length} muted, {house.moved.length}
+        {house.moved.length === 1 ? "border" : "borders"} moved.
       </p>
     </div>
     {#if house.trouble}
@@ -40,6 +53,7 @@
     {/if}
     {#if !house.rules}<p role="status" class="py-4 text-bark">Holding the rules against the looks…</p>
     {:else if !house.shown.length}<p class="py-4">No rule says that.</p>{/if}
+    {#if house.rules && !house.sought}<SchoolDefaults {house} ontake={take} />{/if}
     {#each house.subjects as subject (subject)}
       <section aria-labelledby="s-{subject}" class="mt-5">
         <h2 id="s-{subject}" class="heading text-lg first-letter:uppercase">{subject}</h2>
@@ -61,24 +75,22 @@
                   onclick={() => void turn(rule)}>{rule.muted ? "Muted" : "Mute"}</button
                 >
               </div>
+              <p class="text-xs text-bark">
+                {rule.source}{#each rule.schools as school (school)}
+                  · asks the school “{said(school)}”, here: {said(
+                    view(school),
+                  )}{/each}{#each house.bordersOf(rule) as border (border.key)}{#if border.drawn !== border.usual}
+                    · <span class="text-chalk">border moved</span>{/if}{/each}
+              </p>
               {#if house.open === rule.key}
-                <div class="mt-1 border-l-2 border-dashed border-rule pl-3 text-sm" data-testid="effect">
-                  {#if house.effect}
-                    <p>
-                      {#if house.effect.looks.length}
-                        {rule.muted ? "Followed again" : "Muted"}, {house.effect.looks.length} of
-                        {house.effect.judged} looks would be judged otherwise:
-                        {house.effect.looks
-                          .map(
-                            (one) =>
-                              `${one.client}, ${one.name || "unnamed"}: ${SAID[one.now]}, then ${SAID[one.then]}`,
-                          )
-                          .join("; ")}.
-                      {:else}
-                        No verdict of {house.effect.judged} looks hangs on it.
-                      {/if}
-                    </p>
+                <div class="mt-1 border-l-2 border-dashed border-rule pl-3 text-sm">
+                  {#if house.proposed?.of === rule.key}
+                    <Effect effect={house.effect} change={rule.muted ? "Followed again" : "Muted"} />
                   {/if}
+                  {#each house.bordersOf(rule) as border (border.key)}
+                    <MoveBorder {house} {border} ontake={take} />
+                  {/each}
+                  {#if house.looks.length}<h3 class="mt-2 font-semibold">It speaks of</h3>{/if}
                   <ul>
                     {#each house.looks as look (look.look_id)}
                       <li class="flex items-baseline gap-1.5">
