@@ -18,6 +18,67 @@ POSITIONS: dict[str, tuple[str, ...]] = {
     "belt_width": ("thin", "statement"),
     "rules_weight": ("guide", "strict"),
 }
+#: Each school as a question, and each position as its answer.
+SAYS: dict[str, tuple[str, dict[str, str]]] = {
+    "rise_naming": (
+        "What is a rise at the navel called?",
+        {
+            "navel_is_mid": "Mid; above it is high, below it low.",
+            "navel_is_high": "High; mid lies 2.5 to 5 cm below, low on the hips.",
+        },
+    ),
+    "full_middle_rise": (
+        "Which rise for a full middle?",
+        {
+            "hold_high": "High, with a firm band that holds.",
+            "cross_middle": "Mid, without elastane: high ones mould and push out.",
+        },
+    ),
+    "wide_leg_shoe": (
+        "Which shoe under a wide leg?",
+        {
+            "taper": "A slim, pointed toe that carries the line on.",
+            "echo": "A platform or thick sole that answers the width.",
+        },
+    ),
+    "volume_rule": (
+        "May a look be eased above and below?",
+        {
+            "one_close": "One half eased, the other close.",
+            "relaxed": "Both may be, where ankle, wrist or neck shows.",
+        },
+    ),
+    "hip_strategy": (
+        "What for fuller hips?",
+        {
+            "cover": "An eased, longer top over a close leg.",
+            "skim": "A fitted top; skirt or wide leg skims from the hip.",
+        },
+    ),
+    "attention": (
+        "Where does one begin?",
+        {"show": "With what is shown: lead the eye there.", "soften": "With what is softened: dress that first."},
+    ),
+    "loose_knit_on_slip": (
+        "A loose knit over a slip skirt?",
+        {"tuck": "Half-tuck it, or shorten it.", "hang": "Let it hang: that is fine on a bias cut."},
+    ),
+    "straight_into_tall_boot": (
+        "A straight leg and a tall boot?",
+        {"inside_ok": "A slim straight leg may go inside.", "outside_only": "Straight legs stay outside."},
+    ),
+    "belt_width": (
+        "How wide a belt?",
+        {"thin": "Thin: a wide one takes from the torso.", "statement": "Wide, where the torso has room for it."},
+    ),
+    "rules_weight": (
+        "How firm are the rules?",
+        {
+            "guide": "A guide: what is liked may outrank one.",
+            "strict": "Strict: what is liked is noted, and the rule counts.",
+        },
+    ),
+}
 #: The schools that a rule of the engine asks about so far.
 ASKED = (
     *("rise_naming", "full_middle_rise", "wide_leg_shoe", "volume_rule", "hip_strategy", "attention"),

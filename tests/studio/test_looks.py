@@ -93,6 +93,7 @@ def test_another_school_is_seen_before_it_is_taken(house: House) -> None:
     told = house.api.ask("POST", f"/clients/{house.client.id}/views", {"pieces": HEAVY}).told["views"]
     view = next(one for one in told if one["school"] == "wide_leg_shoe")
     assert (view["position"], view["now"], view["then"]) == ("echo", "against", "works")
+    assert view["answer"] != view["taken"] and view["asks"].endswith("?")
     assert any("Turns for" in line for line in view["says"])
     assert judged(house, HEAVY)["verdict"] == "against"
     assert all(one["school"] != "straight_into_tall_boot" for one in told)

@@ -107,8 +107,8 @@ def _singles(
     for key, piece in rack:
         if piece in now.look.pieces or (piece.slot == "swim") != swims:
             continue
-        instead = "instead" if place_of(piece) in worn else "with it"
-        text = Sentence.of(f"From the rack: the {_told_apart(piece)} {instead}.")
+        how = "Change to the" if place_of(piece) in worn else "Put on the"
+        text = Sentence.of(f"{how} {_told_apart(piece)}.")
         step = Step("rack", text, place_of(piece), tuple(piece.described().items()), key)
         yield from _tried(now, before, aims, step, with_piece(now.look, piece))
 

@@ -120,8 +120,9 @@ def tuck_steps(outfit: Outfit) -> tuple[TuckStep, ...]:
 
 
 def _so_far(outfit: Outfit, act: _Act) -> tuple[Shape, ...]:
-    """Body, bottom and top with the tuck as far as it is made; what is worn over them is left off."""
-    worn = outfit.look.changed("top", tuck=act.so_far, **({"neck": "crew"} if act.behind else {}))
-    made = compose(outfit.body, worn, outfit.schools)
-    seen = [shape for shape in draw_look(made) if shape.slot in ("top", "bottom")]
-    return (*draw_figure(outfit.body, outfit.lift), *seen)
+    """Trunk, bottom and top with the tuck as far as it is made; arms and what is worn over them are left off."""
+    look = outfit.look.changed("top", tuck=act.so_far, **({"neck": "crew"} if act.behind else {}))
+    made = compose(outfit.body, look, outfit.schools)
+    trunk = [shape for shape in draw_figure(outfit.body, outfit.lift) if shape.key == "trunk"]
+    worn = [shape for shape in draw_look(made) if shape.slot in ("top", "bottom")]
+    return (*trunk, *(shape for shape in worn if not shape.key.startswith("sleeve")))

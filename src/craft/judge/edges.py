@@ -9,6 +9,7 @@ from craft.judge.borders import Border
 from craft.judge.finding import Figure, Finding
 from craft.look import Outfit
 from craft.units import Sentence
+from craft.wear import WornTop
 
 #: Two thirds to three fifths of the figure below the break usually reads well; half and half
 #: reads blocky (brief, section 6).
@@ -123,23 +124,27 @@ def top_hem(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
             "Hem on the fullest hip",
             text,
         )
+    yield from _seat(outfit, top, hip, hidden)
+
+
+def _seat(outfit: Outfit, top: WornTop, hip: float, hidden: bool) -> Iterator[Finding]:
+    """Whether the top's hem covers the seat over a close leg, as leggings ask."""
+    bottom = outfit.bottom
+    if bottom is None or bottom.volume > 0.9:
+        return
     covers = hip - 1.0 - top.side.cm
-    if bottom.volume <= 0.9 and not hidden:
-        figure = Figure("hem below the hip", covers, 0.0)
-        if covers >= 0:
-            text = Sentence.of(
-                "The hem falls {by} below the fullest hip and covers the seat over a close leg.", by=hip - top.side.cm
-            )
-            yield Finding(
-                "edges.covers", "covers_zone", "for", 0.3, "seat", top.side.cm, figure, "Covers the seat", text
-            )
-        elif bottom.piece.kind == "leggings":
-            text = Sentence.of(
-                "Leggings ask for a hem over the seat; this one ends {by} above the fullest hip.", by=-covers
-            )
-            yield Finding(
-                "edges.covers", "covers_zone", "against", 0.5, "seat", top.side.cm, figure, "Seat uncovered", text
-            )
+    figure = Figure("hem below the hip", covers, 0.0)
+    if covers >= 0 and not hidden:
+        text = Sentence.of(
+            "The hem falls {by} below the fullest hip and covers the seat over a close leg.", by=hip - top.side.cm
+        )
+        yield Finding("edges.covers", "covers_zone", "for", 0.3, "seat", top.side.cm, figure, "Covers the seat", text)
+    elif bottom.piece.kind == "leggings" and not any(layer.hem.cm <= hip - 1.0 for layer in outfit.layers):
+        ends = "a top tucked into them leaves it bare" if hidden else "this one ends {by} above the fullest hip"
+        text = Sentence.of(f"Leggings ask for a hem over the seat; {ends}.", by=max(0.0, -covers))
+        yield Finding(
+            "edges.covers", "covers_zone", "against", 0.5, "seat", top.side.cm, figure, "Seat uncovered", text
+        )
 
 
 def leg_gap(outfit: Outfit, aims: Aims) -> Iterator[Finding]:

@@ -17,6 +17,7 @@ from craft.body.measures import label
 from craft.cloth import words
 from craft.cloth.spoken import hear
 from craft.formats.look_form import FiledSetting, LookFacts
+from craft.schools import SAYS
 from craft.units import Unit, format_length
 from studio.looks import services
 from studio.looks.assessment import AssessmentOut, DrawnShape, assessment_out, drawn
@@ -176,7 +177,10 @@ class OtherViewOut(BaseModel):
     """What another position of a school would say: the verdicts, and in words what comes, what goes and what turns."""
 
     school: str
+    asks: str
     position: str
+    answer: str
+    taken: str
     now: Verdict
     then: Verdict
     says: list[str]
@@ -321,16 +325,19 @@ def remedies(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
 @router.post("/clients/{uuid:client_id}/views", response=OtherViewsOut)
 def views(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
     """What the other positions of the schools would say of these pieces; nothing is written."""
-    told, unit = services.views_for(request.user, client_id, _asked(given))
+    on, told = services.views_for(request.user, client_id, _asked(given))
     return answer(
         OtherViewsOut(
             views=[
                 OtherViewOut(
                     school=school,
+                    asks=SAYS[school][0],
                     position=position,
+                    answer=SAYS[school][1][position],
+                    taken=SAYS[school][1][on.schools.position(school)],
                     now=one.now.verdict,
                     then=one.then.verdict,
-                    says=_differences(one, unit),
+                    says=_differences(one, on.unit),
                 )
                 for school, position, one in told
             ]
@@ -345,9 +352,13 @@ def _differences(told: Switched, unit: Unit) -> list[str]:
     return [
         *(f"Turns {finding.stance}: {finding.text.say(unit)}" for finding in turns),
         *(f"Said then: {finding.text.say(unit)}" for finding in told.new),
-        *(f"No longer said: {finding.title.lower()}." for finding in told.gone),
-        *(f"Weighs otherwise: {finding.title.lower()}." for finding in weighs),
+        *_listed("No longer said", [finding.title for finding in told.gone]),
+        *_listed("Weighs otherwise", [finding.title for finding in weighs]),
     ]
+
+
+def _listed(how: str, titles: list[str]) -> list[str]:
+    return [f"{how}: {', '.join(titles).lower()}."] if titles else []
 
 
 @router.post("/clients/{uuid:client_id}/tuck", response=HowTo)

@@ -89,10 +89,10 @@ def remedies_for(member: Member, client_id: Any, asked: Question) -> tuple[tuple
     return remedies(on.body, on.look, _rack(member, client_id), on.schools, on.aims), on.unit
 
 
-def views_for(member: Member, client_id: Any, asked: Question) -> tuple[tuple[tuple[str, str, Switched], ...], Unit]:
-    """What the other positions of the schools would say of the same look. Raises UnknownWord."""
+def views_for(member: Member, client_id: Any, asked: Question) -> tuple[Worn, tuple[tuple[str, str, Switched], ...]]:
+    """What is on and how it is judged, and what the other positions of the schools would say. Raises UnknownWord."""
     on = worn_by(member, client_id, asked)
-    return other_views(on.body, on.look, on.schools, on.aims), on.unit
+    return on, other_views(on.body, on.look, on.schools, on.aims)
 
 
 def how_to_tuck(member: Member, client_id: Any, asked: Question) -> tuple[TuckStep, ...]:

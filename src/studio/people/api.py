@@ -25,7 +25,7 @@ from craft.judge.aims import WORDS as AIM_WORDS
 from craft.judge.judgement import moved
 from craft.measuring.ageing import due_on
 from craft.measuring.cards import in_order
-from craft.schools import ASKED, POSITIONS, Schools
+from craft.schools import ASKED, POSITIONS, SAYS, Schools
 from studio.people import services
 from studio.people.models import NAME_LENGTH, Client, Member
 from studio.rules.services import checked as checked_rules
@@ -67,8 +67,12 @@ class StudioChange(Schema):
 
 
 class School(Schema):
+    """Where practitioners differ: the question, the positions (the first is the default), each position's answer."""
+
     id: str
+    asks: str
     positions: list[str]
+    answers: dict[str, str]
 
 
 class ClientIn(Schema):
@@ -196,7 +200,10 @@ def sign_out(request: HttpRequest) -> Any:
 @router.get("/schools", response=list[School])
 def schools(request: HttpRequest) -> Any:
     """The schools that a rule asks about, with their positions; the first is the default."""
-    return [School(id=school, positions=list(POSITIONS[school])) for school in ASKED]
+    return [
+        School(id=school, asks=SAYS[school][0], positions=list(POSITIONS[school]), answers=SAYS[school][1])
+        for school in ASKED
+    ]
 
 
 @router.patch("/studio", response={200: StudioOut})

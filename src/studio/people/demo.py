@@ -109,6 +109,14 @@ PEOPLE = (
                     {"is": "belt", "belted": "thin", "colour": "brown"},
                 ],
             ),
+            (
+                "Rehearsal, dressed up",
+                [
+                    {"is": "blouse", "fit": "skimming", "tuck": "full", "colour": "ivory"},
+                    {"is": "jeans", "cut": "straight", "rise": "high", "hem": "ankle", "colour": "dark_denim"},
+                    {"is": "pumps", "heel": "kitten", "toe": "pointed", "colour": "black"},
+                ],
+            ),
         ),
         brief={
             "changed": "Back to full rehearsals since spring; a little fuller at the middle than last year.",

@@ -1789,12 +1789,21 @@ export interface components {
             /** Password */
             password: string;
         };
-        /** School */
+        /**
+         * School
+         * @description Where practitioners differ: the question, the positions (the first is the default), each position's answer.
+         */
         School: {
             /** Id */
             id: string;
+            /** Asks */
+            asks: string;
             /** Positions */
             positions: string[];
+            /** Answers */
+            answers: {
+                [key: string]: string;
+            };
         };
         /** StudioChange */
         StudioChange: {
@@ -3224,8 +3233,14 @@ export interface components {
         OtherViewOut: {
             /** School */
             school: string;
+            /** Asks */
+            asks: string;
             /** Position */
             position: string;
+            /** Answer */
+            answer: string;
+            /** Taken */
+            taken: string;
             /**
              * Now
              * @enum {string}

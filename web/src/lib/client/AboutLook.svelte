@@ -80,10 +80,10 @@
     usual="as the occasion asks"
     onchange={(word) => worn({ code: word as Setting["code"] })}
   />
-  <label class="flex items-baseline gap-1.5 text-xs text-bark">
-    air, {degrees(studio.unit)}
+  <label class="flex items-baseline gap-1.5">
+    <span class="shrink-0 text-xs text-bark">air, {degrees(studio.unit)}</span>
     <input
-      class="field w-14 text-base text-walnut"
+      class="field min-w-0"
       inputmode="numeric"
       autocomplete="off"
       data-said={facts.setting.celsius === null || facts.setting.celsius === undefined ? "false" : "true"}
@@ -110,30 +110,31 @@
   {#if airTrouble}<p id="air-trouble" role="alert" class="col-span-2 text-sm text-madder">
       {airTrouble}
     </p>{/if}
-  <label class="col-span-2 text-xs text-bark">
-    tags, with commas
+  <label class="line">
+    <span>tags</span>
     <input
-      class="field text-base text-walnut"
+      class="field"
+      placeholder="with commas between"
       autocomplete="off"
       data-said={facts.tags.length ? "true" : "false"}
       value={facts.tags.join(", ")}
       onchange={(event) => tag(event.currentTarget.value)}
     />
   </label>
-  <label class="col-span-2 text-xs text-bark">
-    note
+  <label class="line">
+    <span>note</span>
     <textarea
-      class="field resize-none text-base text-walnut"
+      class="field resize-none"
       rows="1"
       maxlength={MOST}
       data-said={facts.note ? "true" : "false"}
       value={facts.note}
       oninput={(event) => write("note", event.currentTarget.value, "the note")}></textarea>
   </label>
-  <label class="col-span-2 text-xs text-bark">
-    what the client said
+  <label class="line">
+    <span>they said</span>
     <textarea
-      class="field resize-none text-base text-walnut"
+      class="field resize-none"
       rows="1"
       maxlength={MOST}
       data-said={facts.client_said ? "true" : "false"}
@@ -151,10 +152,10 @@
     {/each}
   </div>
   {#if facts.standing === "rejected"}
-    <label class="col-span-2 text-xs text-bark">
-      why not
+    <label class="line">
+      <span>why not</span>
       <input
-        class="field text-base text-walnut"
+        class="field"
         maxlength={MOST}
         data-said={facts.why_not ? "true" : "false"}
         value={facts.why_not}
@@ -204,3 +205,23 @@
     </div>
   </div>
 </div>
+
+<style>
+  .line {
+    grid-column: span 2;
+    display: flex;
+    align-items: baseline;
+    gap: 0.4rem;
+  }
+  .line span {
+    flex: none;
+    width: 3.6rem;
+    font-size: var(--text-xs);
+    color: var(--color-bark);
+  }
+  /* A note grows with what is written in it. */
+  textarea {
+    field-sizing: content;
+    max-height: 9rem;
+  }
+</style>

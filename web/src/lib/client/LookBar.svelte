@@ -2,12 +2,18 @@
   /** The look's name, and what stands in the way of keeping it. */
   import type { Schemas } from "../api/client";
   import { studio } from "../studio.svelte";
-  import { temperature } from "../units";
+  import { inScale, temperature } from "../units";
   import AboutLook from "./AboutLook.svelte";
   import { reads, settingSaid } from "./facts";
   import type { LookTable } from "./table.svelte";
 
-  const { table, words }: { table: LookTable; words: Schemas["BriefWords"] } = $props();
+  interface Props {
+    table: LookTable;
+    words: Schemas["BriefWords"];
+    /** What is known of the look can be said here. */
+    about: boolean;
+  }
+  const { table, words, about }: Props = $props();
   const draft = $derived(table.draft);
   let input: HTMLInputElement;
   let open = $state(false);
@@ -45,23 +51,32 @@
       }}
     />
   </label>
-  <button
-    class="flex w-full items-baseline gap-2 text-left text-sm"
-    aria-expanded={open}
-    data-testid="about-look"
-    onclick={() => (open = !open)}
-  >
-    <span class="w-3 shrink-0 text-bark" aria-hidden="true">{open ? "▾" : "▸"}</span>
-    <span class={summary ? "" : "text-bark"}>{summary || "Where it is worn, notes, variants"}</span>
-  </button>
-  {#if told && told.formality !== null && told.formality !== undefined && told.at_ease}
-    <p class="pl-5 text-xs text-bark" data-testid="register">
-      reads {reads(told.formality)}; at ease in {temperature(told.at_ease.walking, studio.unit)} walking,
-      {temperature(told.at_ease.at_rest, studio.unit)} at rest
-    </p>
-  {/if}
-  {#if open}
-    <AboutLook {draft} occasions={words.occasions} codes={words.dress_codes} {titleOf} />
+  {#if about}
+    <button
+      class="flex w-full items-baseline gap-2 text-left text-sm"
+      aria-expanded={open}
+      data-testid="about-look"
+      onclick={() => (open = !open)}
+    >
+      <span class="w-3 shrink-0 text-bark" aria-hidden="true">{open ? "▾" : "▸"}</span>
+      <span class={summary ? "" : "text-bark"}>{summary || "Where it is worn, notes, variants"}</span>
+    </button>
+    {#if told && told.formality !== null && told.formality !== undefined && told.at_ease}
+      <p
+        class="pl-5 text-xs text-bark"
+        data-testid="register"
+        title="At ease in {temperature(told.at_ease.walking, studio.unit)} walking, {temperature(
+          told.at_ease.at_rest,
+          studio.unit,
+        )} at rest, out of wind and sun"
+      >
+        Reads {reads(told.formality)}; right for {inScale(told.at_ease.walking, studio.unit)} to
+        {temperature(told.at_ease.at_rest, studio.unit)}
+      </p>
+    {/if}
+    {#if open}
+      <AboutLook {draft} occasions={words.occasions} codes={words.dress_codes} {titleOf} />
+    {/if}
   {/if}
   {#if draft.nameTrouble}
     <p id="look-name-trouble" role="alert" class="text-madder">

@@ -17,6 +17,7 @@
   const rows = $derived(inRows(found(table.draft.looks, sought)));
   const about = (look: Look) =>
     [
+      look.facts.standing === "chosen" && "chosen",
       look.facts.variant && VARIANTS[look.facts.variant],
       settingSaid(look.facts.setting, studio.unit),
       look.facts.tags.join(", "),
@@ -65,7 +66,7 @@
           class="block font-semibold break-words {table.draft.id === look.id ? 'text-leaf' : ''}"
           class:line-through={look.facts.standing === "rejected"}
         >
-          {look.name || "Unnamed look"}{look.facts.standing === "chosen" ? ", chosen" : ""}
+          {look.name || "Unnamed look"}
         </span>
         {#if about(look)}<span class="block text-sm">{about(look)}</span>{/if}
         <span class="block text-sm text-bark">{sentence(look) || "nothing on yet"}</span>

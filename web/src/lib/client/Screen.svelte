@@ -259,7 +259,7 @@
     {@const assessment = table.assessment}
     <Workbench>
       {#snippet panel()}
-        <LookBar {table} words={briefWords} bind:this={bar} />
+        <LookBar {table} words={briefWords} about={step === "dress"} bind:this={bar} />
         {#if step === "dress"}
           <Dress {table} {chosen} onchoose={(slot) => (chosen = slot)} />
         {:else}

@@ -11,14 +11,16 @@
   let steps = $state.raw<Schemas["TuckStepOut"][] | null>(null);
   let trouble = $state<string | null>(null);
   const WIDE = 190;
-  const TALL = 220;
+  const TALL = 210;
+  /** A body with ease and a little room on both sides, cm. */
+  const BROAD = 64;
   const scale = provideScale(new RuleScale());
   const first = $derived(steps?.[0]);
   $effect(() => {
     if (!first) return;
-    // The part that matters fills the picture; what is above and below it is cut off by the frame.
-    const perCm = TALL / (first.top - first.bottom);
-    scale.height = first.top * perCm;
+    // As wide as a body with ease is; what is above and below the part that matters is cut off by the frame.
+    const perCm = Math.min(TALL / (first.top - first.bottom), WIDE / BROAD);
+    scale.height = first.bottom * perCm + TALL;
     scale.tall = (scale.height - 14) / perCm;
   });
 

@@ -63,13 +63,13 @@
       {#each views.told as view (view.school + view.position)}
         <div class="border-b border-grain py-2" data-view={view.school}>
           <p class="flex items-baseline justify-between gap-2">
-            <strong class="font-semibold first-letter:uppercase">{said(view.school)}</strong>
-            <span class="text-xs text-bark">{own[view.school] ? `${forename}’s own` : "the house’s"}</span>
+            <strong class="font-semibold">{view.asks}</strong>
+            <span class="shrink-0 text-xs text-bark"
+              >{own[view.school] ? `${forename}’s own view` : "the house’s view"}</span
+            >
           </p>
-          <p class="text-sm">
-            Taken: {said(own[view.school] ?? house[view.school] ?? "the usual")}. The other:
-            <strong class="font-semibold">{said(view.position)}</strong>
-          </p>
+          <p class="text-sm leading-snug">Here: {view.taken}</p>
+          <p class="text-sm leading-snug">There: <strong class="font-semibold">{view.answer}</strong></p>
           <p class="flex items-baseline gap-1.5 text-sm" data-testid="turns">
             <span class="translate-y-0.5"><Mark of={view.then} size={12} /></span>
             {view.now === view.then

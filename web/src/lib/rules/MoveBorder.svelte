@@ -1,9 +1,8 @@
 <script lang="ts">
   /** A border of a rule, and how far this house may move it; what that would change is said before it is done. */
   import { studio } from "../studio.svelte";
-  import { length } from "../units";
   import Effect from "./Effect.svelte";
-  import type { Border, HouseRules, Ways } from "./rules.svelte";
+  import { drawn, type Border, type HouseRules, type Ways } from "./rules.svelte";
 
   interface Props {
     house: HouseRules;
@@ -15,12 +14,7 @@
   const at = $derived(house.at(border));
   const proposed = $derived(house.proposed?.of === border.key ? house.proposed.ways : null);
 
-  function written(value: number): string {
-    if (border.unit === "cm") return length(value, studio.unit);
-    if (border.unit === "share") return `${(value * 100).toFixed(1).replace(/\.0$/, "")} %`;
-    if (border.unit === "°C") return studio.unit === "cm" ? `${value} °C` : `${Math.round(value * 1.8)} °F`;
-    return value.toFixed(2);
-  }
+  const written = (value: number) => drawn(border, value, studio.unit);
   /** The slider's steps do not meet the usual exactly: near it, it is meant. */
   const near = (value: number) =>
     Math.abs(value - border.usual) < STEPS[border.unit] / 2 ? border.usual : value;
@@ -46,7 +40,7 @@
         house.slide(border, near(Math.round(to * 1000) / 1000));
       }}
     />
-    <output class="w-16 text-right font-semibold {border.drawn === border.usual ? '' : 'text-chalk'}"
+    <output class="w-24 text-right font-semibold {border.drawn === border.usual ? '' : 'text-chalk'}"
       >{written(at)}</output
     >
   </label>

@@ -22,7 +22,12 @@
     {#each house.schools as school (school.id)}
       <li class="border-b border-grain py-1.5" data-school={school.id}>
         <div class="flex flex-wrap items-baseline gap-x-3">
-          <span class="min-w-0 grow first-letter:uppercase">{said(school.id)}</span>
+          <p class="min-w-0 grow">
+            {school.asks}
+            <span class="text-sm text-bark"
+              >{school.answers[taken(school.id, school.positions[0]) ?? ""]}</span
+            >
+          </p>
           {#each school.positions as position (position)}
             {@const here = taken(school.id, school.positions[0]) === position}
             <button
@@ -41,6 +46,7 @@
           {#if house.proposed?.of === of(school.id, position)}
             {@const ways = house.proposed.ways}
             <div class="mt-1 border-l-2 border-dashed border-rule pl-3 text-sm">
+              <p class="font-semibold">{school.answers[position]}</p>
               <Effect effect={house.effect} change="With “{said(position)}”" />
               <button
                 class="press mt-1 min-h-7 px-2 py-0 text-sm"

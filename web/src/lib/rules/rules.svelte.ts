@@ -1,11 +1,20 @@
 /** The house rules: which are followed, where their borders are drawn, which schools are taken, and what a change would
  * do before it is made. */
-import { api, ask, type Refusal, type Schemas } from "../api/client";
+import { api, ask, type Refusal, type Schemas, type Unit } from "../api/client";
 import { studio } from "../studio.svelte";
+import { length } from "../units";
 
 export type RuleRow = Schemas["RuleOut"];
 export type Border = Schemas["RuleBorderOut"];
 export type Ways = Required<Schemas["Ways"]>;
+
+/** A border's figure as it is read: in the studio's unit, as a share, or on the engine's scale. */
+export function drawn(border: Border, value: number, unit: Unit): string {
+  if (border.unit === "cm") return length(value, unit);
+  if (border.unit === "share") return `${(value * 100).toFixed(1).replace(/\.0$/, "")} %`;
+  if (border.unit === "°C") return unit === "cm" ? `${value} °C` : `${Math.round(value * 1.8)} °F`;
+  return `${value.toFixed(2)} of 4`;
+}
 
 /** How long a border is held still before its effect is asked for, ms. */
 const PAUSE = 250;

@@ -3,7 +3,7 @@
   import { onMount } from "svelte";
   import Effect from "$lib/rules/Effect.svelte";
   import MoveBorder from "$lib/rules/MoveBorder.svelte";
-  import { HouseRules, type RuleRow, type Ways } from "$lib/rules/rules.svelte";
+  import { drawn, HouseRules, type RuleRow, type Ways } from "$lib/rules/rules.svelte";
   import SchoolDefaults from "$lib/rules/SchoolDefaults.svelte";
   import { studio } from "$lib/studio.svelte";
   import Header from "$lib/ui/Header.svelte";
@@ -27,6 +27,7 @@
     notice.say(what, { name: "Undo", run: () => void house.take(done.before) });
   }
 
+  const asks = (school: string) => house.schools.find((one) => one.id === school)?.asks ?? said(school);
   /** The view this house takes where a rule asks for one. */
   const view = (school: string) =>
     studio.me?.studio.schools[school] ?? house.schools.find((one) => one.id === school)?.positions[0] ?? "";
@@ -76,11 +77,15 @@
                 >
               </div>
               <p class="text-xs text-bark">
-                {rule.source}{#each rule.schools as school (school)}
-                  · asks the school “{said(school)}”, here: {said(
-                    view(school),
-                  )}{/each}{#each house.bordersOf(rule) as border (border.key)}{#if border.drawn !== border.usual}
-                    · <span class="text-chalk">border moved</span>{/if}{/each}
+                {[
+                  rule.source,
+                  ...rule.schools.map((school) => `asks “${asks(school)}”, here: ${said(view(school))}`),
+                ].join(" · ")}
+                {#each house.bordersOf(rule) as border (border.key)}
+                  · <span class={border.drawn === border.usual ? "" : "font-semibold text-chalk"}
+                    >border {drawn(border, border.drawn, studio.unit)}</span
+                  >
+                {/each}
               </p>
               {#if house.open === rule.key}
                 <div class="mt-1 border-l-2 border-dashed border-rule pl-3 text-sm">

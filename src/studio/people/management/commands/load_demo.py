@@ -11,10 +11,12 @@ from django.db import transaction
 
 from craft.cloth.quick import read_line
 from craft.formats.brief_form import Aims, BriefForm
-from craft.formats.client_file import ClientFile, FiledConsent, FiledLook, FiledReading, FiledSession
+from craft.formats.client_file import ClientFile, FiledConsent, FiledReading, FiledSession
+from craft.formats.look_form import FiledLook, LookFacts
 from craft.formats.rack_form import Facts, FiledPiece
 from studio.people import demo
 from studio.people.demo_fittings import load_charts, load_fittings
+from studio.people.demo_looks import LOOK_FACTS
 from studio.people.demo_rack import RACKS
 from studio.people.models import Member, Studio
 from studio.records.services import client_from_file
@@ -60,12 +62,24 @@ def file_of(person: demo.Person, today: datetime) -> ClientFile:
         aims=Aims.model_validate(person.aims),
         brief=BriefForm.model_validate(person.brief),
         sessions=sessions,
-        looks=[FiledLook(name=name, pieces=pieces) for name, pieces in reversed(person.looks)],
+        looks=_looks(person),
         rack=[
             FiledPiece(piece=read_line(line).described(), facts=Facts.model_validate(facts))
             for line, facts in RACKS.get(person.name, ())
         ],
     )
+
+
+def _looks(person: demo.Person) -> list[FiledLook]:
+    """The looks with what is known of them; the first named is kept last, so it is at hand first."""
+    names = [name for name, _ in reversed(person.looks)]
+    filed = []
+    for name, pieces in reversed(person.looks):
+        facts = dict(LOOK_FACTS.get(name, {}))
+        origin = facts.pop("of", None)
+        variant_of = names.index(origin) if origin else None
+        filed.append(FiledLook(name=name, pieces=pieces, facts=LookFacts.model_validate(facts), variant_of=variant_of))
+    return filed
 
 
 def _session(when: datetime, taken: dict[str, float], *, twice: bool) -> FiledSession:
