@@ -130,9 +130,10 @@ def weather(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         yield Finding("register.weather", "too_warm", "against", weight, "whole", at, figure, "Too warm", text)
     else:
         figure = Figure("at ease from", coolest, setting.celsius, "°C")
-        text = Sentence.of(
-            f"{how.capitalize()}, with and without layers, this is right from {coolest:.0f} to {warmest:.0f} °C."
-        )
+        right = f"from {coolest:.0f} °C to {warmest:.0f} °C without the layer"
+        if round(coolest) == round(warmest):
+            right = f"at about {warmest:.0f} °C"
+        text = Sentence.of(f"{how.capitalize()} this is right {right}.")
         yield Finding(
             "register.weather", "warmth_fits", "for", 0.12, "whole", at, figure, "Right for the weather", text
         )

@@ -53,7 +53,7 @@
   </label>
   {#if about}
     <button
-      class="flex w-full items-baseline gap-2 text-left text-sm"
+      class="flex min-h-7 w-full items-center gap-2 text-left text-sm"
       aria-expanded={open}
       data-testid="about-look"
       onclick={() => (open = !open)}

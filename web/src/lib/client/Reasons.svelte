@@ -28,6 +28,12 @@
     opened[finding.rule + finding.code] ??
     (finding.stance === "caution" || assessment.leading.includes(finding.title));
 
+  /** What is liked leaves the leading reasons; it stays open, so that it can be taken back where it was said. */
+  function like(finding: Finding) {
+    opened[idOf(finding)] = true;
+    onlike?.(finding);
+  }
+
   const GUTTER = 26;
   const wanted = $derived(shown.map((finding) => scale.y(finding.height)));
   const tops = $derived(
@@ -87,7 +93,7 @@
                   ? "Liked all the same: it does not count."
                   : "Liked all the same; this house is strict."}
               {/if}
-              <button class="mend quiet text-left" onclick={() => onlike(finding)}>
+              <button class="mend quiet text-left" onclick={() => like(finding)}>
                 {finding.liked ? "No longer" : "Liked all the same"}
               </button>
             </p>

@@ -55,13 +55,9 @@
                 : ""}
             </p>
             {#if way.shop}<p class="text-sm leading-snug text-chalk">shop with: {way.shop}</p>{/if}
-            <button
-              class="quiet -ml-1 text-sm text-leaf"
-              disabled={ways.stale}
-              aria-label="Take: {inWords(way)}"
-              onclick={() => onmend(way)}
-            >
+            <button class="quiet -ml-1 text-sm text-leaf" disabled={ways.stale} onclick={() => onmend(way)}>
               {way.means === "buy" ? "See it on" : "Take it"}
+              <span class="sr-only">: {inWords(way)}</span>
               {#if i === 0}<span class="key">M</span>{/if}
             </button>
           </li>
