@@ -23,7 +23,8 @@ from pathlib import Path
 from typing import Any
 from urllib.parse import quote
 
-from bench import crowd
+from bench import crowd, drag
+from craft.advise.remedies import remedies
 from craft.assessment import assess, picture
 from craft.body import Body, Measures
 from craft.fit import land
@@ -43,6 +44,14 @@ LOOKS = [
     [{"is": "jeans", "cut": "straight", "hem": "ankle"}, {"is": "shirt", "tuck": "front"}, {"is": "loafers"}],
     [{"is": "trousers", "cut": "wide"}, {"is": "knit", "fit": "oversized"}, {"is": "ankle_boots", "bulk": "chunky"}],
     [{"is": "jeans", "cut": "skinny", "hem": "puddle"}, {"is": "tee", "fit": "tight"}, {"is": "pumps"}],
+]
+SIX = [
+    {"is": "skirt", "cut": "slip", "fabric": ["satin"], "hem": "lower_calf", "colour": "olive"},
+    {"is": "knit", "fit": "relaxed", "tuck": "front", "colour": "cream"},
+    {"is": "blazer", "fit": "skimming", "hem": "high_hip", "open": True, "colour": "navy"},
+    {"is": "tall_boots", "bulk": "medium", "colour": "brown"},
+    {"is": "belt", "belted": "thin", "colour": "brown"},
+    {"is": "necklace", "drop": "long", "colour": "silver"},
 ]
 
 
@@ -87,6 +96,21 @@ def in_process(unit: float) -> None:
         timed(one(call), 40)
     say("assess a three-piece look, with its mends", timed(one(bare), ROUNDS), unit, "aim: median under 3 ms")
     say("... and draw it", timed(one(drawn), ROUNDS), unit, "")
+    six = Look.of(SIX)
+    say(
+        "assess a look of six pieces, and draw it",
+        timed(lambda: drawn(bodies[0], six), ROUNDS),
+        unit,
+        "aim: under 5 ms",
+    )
+    hung = [(str(at), piece) for at, piece in enumerate(crowd.rack(150))]
+    loose = Look.of(LOOKS[1])
+    say(
+        "ways to mend, through a rack of 150",
+        timed(lambda: remedies(bodies[0], loose, hung), 20),
+        unit,
+        "aim: under 400 ms",
+    )
     rack = crowd.rack(300)
     others = [Body.of(Measures.of({"stature": 150 + at, "waist": 66 + at, "hip": 92 + at})) for at in range(30)]
 
@@ -212,6 +236,9 @@ def main() -> None:
     unit = statistics.median(timed(yardstick, 200))
     print(f"{'yardstick (plain Python)':44} median {unit:7.2f} ms")
     in_process(unit)
+    edge, figure = drag.latencies()
+    say("a hem dragged in the browser, until it is there", edge, unit, "aim: p95 under 100 ms")
+    say("... until figure and reasons are", figure, unit, "aim: p95 under 100 ms")
     end_to_end(unit)
 
 

@@ -21,8 +21,10 @@ class Assessment:
     mends: dict[str, Mend]
 
 
-def assess(body: Body, look: Look, schools: Schools | None = None, aims: Aims | None = None) -> Assessment:
-    """Land, judge and mend a look on a body.
+def assess(
+    body: Body, look: Look, schools: Schools | None = None, aims: Aims | None = None, *, mending: bool = True
+) -> Assessment:
+    """Land, judge and mend a look on a body; without mends while a hand still moves.
 
     >>> from craft.body import Measures
     >>> body = Body.of(Measures.of({"stature": 165, "bust": 92, "waist": 74, "hip": 100}))
@@ -32,7 +34,7 @@ def assess(body: Body, look: Look, schools: Schools | None = None, aims: Aims | 
     aims = aims or Aims()
     outfit = compose(body, look, schools)
     judgement = judge(outfit, aims)
-    return Assessment(outfit, judgement, mends_for(outfit, judgement, aims))
+    return Assessment(outfit, judgement, mends_for(outfit, judgement, aims) if mending else {})
 
 
 def picture(outfit: Outfit) -> tuple[Shape, ...]:

@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import { Compare } from "../src/lib/client/compare.svelte";
 import { NOTHING_SAID } from "../src/lib/client/facts";
+import { Following } from "../src/lib/client/following";
 import { movable, moved } from "../src/lib/client/hems";
 import { givesWay, kindsAt, placeOf, titleOf } from "../src/lib/client/places";
 import { found, inRows } from "../src/lib/client/shelf";
@@ -9,7 +10,7 @@ import type { Look, Piece, Schemas } from "../src/lib/api/client";
 import { RuleScale } from "../src/lib/figure/scale.svelte";
 import { HouseRules, type Border, type RuleRow } from "../src/lib/rules/rules.svelte";
 import { studio } from "../src/lib/studio.svelte";
-import { calls, on, refuse, reset, sent } from "./server";
+import { calls, on, refuse, reset, sent, settled } from "./server";
 
 vi.mock("../src/lib/api/client", async () => (await import("./server")).fakeClient);
 beforeEach(reset);
@@ -32,7 +33,7 @@ const edge = (more: object = {}) =>
     ...more,
   }) as Schemas["EdgeOut"];
 
-const asking = (...pieces: Piece[]) => ({ pieces, setting: NOTHING_SAID.setting, liked: [] });
+const asking = (...pieces: Piece[]) => ({ pieces, setting: NOTHING_SAID.setting, liked: [], moving: false });
 
 describe("where pieces go", () => {
   it("puts things worn besides each at a place of its own", () => {
@@ -240,5 +241,33 @@ describe("house rules", () => {
     house.open = "volume.cling";
     await house.show(house.shown[0]!);
     expect([house.open, calls.length]).toEqual([null, 2]);
+  });
+});
+
+describe("answers that follow a moving hand", () => {
+  it("asks one question at a time, then where the hand has come to, and shows nothing once it rests", async () => {
+    const waiting = new Map<number, (answer: number) => void>();
+    const shown: number[] = [];
+    const following = new Following<number, number>(
+      (at) => new Promise((answer) => waiting.set(at, answer)),
+      (at) => shown.push(at),
+    );
+    const answer = async (at: number) => {
+      waiting.get(at)!(at);
+      await settled();
+    };
+    for (const at of [1, 2, 3, 4]) following.move(at);
+    expect([...waiting.keys()]).toEqual([1]);
+    await answer(1);
+    expect([...waiting.keys()]).toEqual([1, 4]);
+    await answer(4);
+    expect(shown).toEqual([1, 4]);
+    following.move(5);
+    following.rest();
+    await answer(5);
+    expect(shown).toEqual([1, 4]);
+    following.move(6);
+    await answer(6);
+    expect(shown.at(-1)).toBe(6);
   });
 });

@@ -5,7 +5,11 @@ from __future__ import annotations
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from datetime import UTC, date, datetime, timedelta
+from functools import lru_cache
+from time import monotonic
 from typing import Any, Protocol
+
+from django.db.models import Count, Max, Q
 
 from craft.body import Body, Measures, Quantity
 from craft.measuring.ageing import carry
@@ -128,8 +132,41 @@ def measures_from(known: Mapping[str, Known]) -> Measures:
 
 
 def measures_of(client: Client) -> Measures:
-    """The client's measures today, for the craft."""
-    return measures_from(known_of(client, open_session(client)))
+    """The client's measures today, for the craft; settled anew only when a reading came or went."""
+    return _settled(client, open_session(client), today(), _mark(client))
+
+
+#: While a hand moves a hem, sixty times a second, the body is taken to stand still for so long, s.
+STANDS_STILL = 3.0
+_lately: dict[Any, tuple[float, Measures]] = {}
+
+
+def measures_lately(client: Client) -> Measures:
+    """The client's measures as they were a moment ago, for a preview that is asked again when the hand rests."""
+    held = _lately.get(client.pk)
+    now = monotonic()
+    if held is None or now - held[0] > STANDS_STILL:
+        if len(_lately) > 64:
+            _lately.clear()
+        held = _lately[client.pk] = (now, measures_of(client))
+    return held[1]
+
+
+def _mark(client: Client) -> tuple[int | None, ...]:
+    """What changes whenever a reading, a withdrawal or a session of this client comes or goes."""
+    told = Reading.objects.filter(session__client=client).aggregate(
+        readings=Count("id"),
+        aside=Count("id", filter=Q(set_aside=True)),
+        withdrawn=Count("withdrawal"),
+        last_withdrawn=Max("withdrawal__id"),
+        last_session=Max("session_id"),
+    )
+    return tuple(told.values())
+
+
+@lru_cache(maxsize=512)
+def _settled(client: Client, current: MeasuringSession | None, day: date, mark: tuple[int | None, ...]) -> Measures:
+    return measures_from(known_of(client, current))
 
 
 def body_of(client: Client) -> Body:

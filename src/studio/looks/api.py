@@ -60,11 +60,13 @@ class LookOut(Schema):
 
 
 class Pieces(Schema):
-    """Pieces to be judged: where they are worn, and the rules that are outranked because somebody likes it so."""
+    """Pieces to be judged: where they are worn, the rules that are outranked because somebody likes it so, and whether
+    the hand still moves, so that mends can wait."""
 
     pieces: list[PieceWords] = Field(max_length=MOST_PIECES)
     setting: FiledSetting = FiledSetting()
     liked: list[str] = Field(default=[], max_length=40)
+    moving: bool = False
 
 
 class Described(Schema):
@@ -225,7 +227,8 @@ def look_out(look: Look, rack: Mapping[str, Any] | None = None) -> LookOut:
 
 
 def _asked(given: Pieces) -> services.Question:
-    return services.Question([said(piece) for piece in given.pieces], given.setting.read(), frozenset(given.liked))
+    pieces = [said(piece) for piece in given.pieces]
+    return services.Question(pieces, given.setting.read(), frozenset(given.liked), given.moving)
 
 
 def _kept(given: LookIn) -> services.Kept:

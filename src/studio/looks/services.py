@@ -23,7 +23,7 @@ from craft.look import Look as CraftLook
 from craft.look import Outfit, compose
 from craft.schools import Schools
 from craft.units import Unit
-from studio.bodies.known import measures_of
+from studio.bodies.known import measures_lately, measures_of
 from studio.concurrency import write
 from studio.looks.links import kept_links
 from studio.looks.models import Look
@@ -55,6 +55,8 @@ class Question:
     pieces: Pieces
     setting: Setting = ANYWHERE
     liked: frozenset[str] = frozenset()
+    #: The hand still moves: mends can wait.
+    moving: bool = False
 
 
 def worn_by(member: Member, client_id: Any, asked: Question) -> Worn:
@@ -62,13 +64,14 @@ def worn_by(member: Member, client_id: Any, asked: Question) -> Worn:
     client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
     look = CraftLook.of(asked.pieces)
     aims = replace(client.wishes, setting=asked.setting, liked=asked.liked)
-    return Worn(Body.of(measures_of(client)), look, client.ways, aims, client.studio.unit)
+    measures = measures_lately(client) if asked.moving else measures_of(client)
+    return Worn(Body.of(measures), look, client.ways, aims, client.studio.unit)
 
 
 def assess_for(member: Member, client_id: Any, asked: Question) -> tuple[Assessment, Unit]:
     """Assess pieces on a client's body, and the unit to say it in. Raises UnknownWord."""
     on = worn_by(member, client_id, asked)
-    return assess(on.body, on.look, on.schools, on.aims), on.unit
+    return assess(on.body, on.look, on.schools, on.aims, mending=not asked.moving), on.unit
 
 
 def doubts_for(member: Member, client_id: Any, asked: Question) -> tuple[tuple[Doubt, ...], Unit]:

@@ -3119,7 +3119,8 @@ export interface components {
         };
         /**
          * Pieces
-         * @description Pieces to be judged: where they are worn, and the rules that are outranked because somebody likes it so.
+         * @description Pieces to be judged: where they are worn, the rules that are outranked because somebody likes it so, and whether
+         *     the hand still moves, so that mends can wait.
          */
         Pieces: {
             /** Pieces */
@@ -3138,6 +3139,11 @@ export interface components {
              * @default []
              */
             liked: string[];
+            /**
+             * Moving
+             * @default false
+             */
+            moving: boolean;
         };
         /** DoubtsOut */
         DoubtsOut: {

@@ -82,6 +82,7 @@ export class Draft {
       pieces: ORDER.flatMap((place) => pieces[place] ?? []),
       setting: this.facts.setting,
       liked: this.facts.liked.map((one) => one.rule),
+      moving: false,
     };
   }
 

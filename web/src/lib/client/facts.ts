@@ -9,6 +9,8 @@ export interface Asked {
   pieces: Piece[];
   setting: Setting;
   liked: string[];
+  /** The hand still moves: mends can wait. */
+  moving: boolean;
 }
 
 /** What the engine is asked of a kept look. */
@@ -16,6 +18,7 @@ export const askedOf = (look: Look): Asked => ({
   pieces: look.pieces,
   setting: look.facts.setting,
   liked: look.facts.liked.map((one) => one.rule),
+  moving: false,
 });
 
 export const NOTHING_SAID: Facts = {

@@ -4,6 +4,7 @@ import { Compare } from "./compare.svelte";
 import { Draft, plain } from "./draft.svelte";
 import type { History } from "./history.svelte";
 import type { Asked } from "./facts";
+import { Following } from "./following";
 import { placeOf } from "./places";
 import { Rail } from "./rail.svelte";
 import { Views } from "./views.svelte";
@@ -17,6 +18,8 @@ export class LookTable {
   /** The words the assessment on screen belongs to are older than the words chosen. */
   pending = $state(false);
   trouble = $state<string | null>(null);
+  /** The edge in the hand and how high it is held, cm: drawn there at once, whatever the engine still has to say. */
+  hand = $state.raw<{ key: string; at: number } | null>(null);
   draft: Draft;
   rail: Rail;
   compare: Compare;
@@ -29,6 +32,14 @@ export class LookTable {
 
   #asked: AbortController | null = null;
   #resting: ReturnType<typeof setTimeout> | undefined;
+
+  #following = new Following(
+    async (question: Asked, signal: AbortSignal) => {
+      const told = await this.#request(question, signal);
+      return "data" in told ? told.data : null;
+    },
+    (told: Assessment) => (this.assessment = told),
+  );
 
   constructor(
     readonly clientId: string,
@@ -66,27 +77,23 @@ export class LookTable {
   }
 
   /** The look as it would be with one piece otherwise, while the hand is still moving; nothing is kept. */
-  async preview(slot: Slot, words: Record<string, unknown>): Promise<void> {
+  preview(slot: Slot, words: Record<string, unknown>): void {
     const pieces = { ...this.draft.pieces };
     pieces[slot] = plain({ ...pieces[slot], ...words } as Piece);
-    await this.assess(this.draft.askedOf(pieces));
+    this.doubts = [];
+    this.#following.move({ ...this.draft.askedOf(pieces), moving: true });
   }
 
   /** Ask the engine; only the latest question's answer is shown. */
   async assess(question: Asked = this.draft.asked): Promise<void> {
     this.#asked?.abort();
+    this.#following.rest();
     clearTimeout(this.#resting);
     this.doubts = [];
     const asked = (this.#asked = new AbortController());
     this.pending = true;
     try {
-      const told = await ask(
-        api.POST("/api/clients/{client_id}/assess", {
-          params: { path: { client_id: this.clientId } },
-          body: question,
-          signal: asked.signal,
-        }),
-      );
+      const told = await this.#request(question, asked.signal);
       if (asked.signal.aborted) return;
       if ("data" in told) {
         this.assessment = told.data;
@@ -97,6 +104,11 @@ export class LookTable {
     } catch {
       // A later question took over.
     }
+  }
+
+  #request(body: Asked, signal: AbortSignal) {
+    const params = { path: { client_id: this.clientId } };
+    return ask(api.POST("/api/clients/{client_id}/assess", { params, body, signal }));
   }
 
   async #doubt(question: Asked, signal: AbortSignal): Promise<void> {

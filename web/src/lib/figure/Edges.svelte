@@ -9,12 +9,19 @@
     from: number;
     label: number;
     chosen: Slot | null;
+    /** The edge in the hand: drawn where it is held, before the engine has answered. */
+    hand?: { key: string; at: number } | null;
   }
-  const { edges, from, label, chosen }: Props = $props();
+  const { edges, from, label, chosen, hand = null }: Props = $props();
   const scale = useScale();
   const ROW = 27;
   const shown = $derived(
-    edges.filter((edge) => edge.seen).map((edge) => ({ ...edge, y: scale.y(edge.height) })),
+    edges
+      .filter((edge) => edge.seen)
+      .map((edge) => {
+        const height = hand?.key === edge.key ? hand.at : edge.height;
+        return { ...edge, height, y: scale.y(height), held: hand?.key === edge.key };
+      }),
   );
   const places = $derived(
     apart(
@@ -30,7 +37,12 @@
 <g aria-hidden="true">
   {#each shown as edge, i (edge.key)}
     {@const top = places[i] ?? 0}
-    <g class="edge" class:settled={edge.settled} class:chosen={chosen === edge.slot} data-edge={edge.key}>
+    <g
+      class="edge"
+      class:settled={edge.settled}
+      class:chosen={chosen === edge.slot || edge.held}
+      data-edge={edge.key}
+    >
       <path d="M{from} {edge.y}H{label - 10}L{label - 3} {top + ROW / 2}H{label}" />
       <text x={label + 4} y={top + 11} class="name">{edge.name}</text>
       <text x={label + 4} y={top + 24} class="at">

@@ -17,8 +17,9 @@
   const edges = $derived(
     (table.assessment?.edges ?? []).filter((edge) => movable(edge, table.draft.pieces[edge.slot])),
   );
-  /** The edge in the hand, as it was when it was taken, and where it is now. */
-  let held = $state.raw<{ edge: Edge; at: number } | null>(null);
+  /** The edge in the hand, as it was when it was taken; where it is now is the table's to show. */
+  let held = $state.raw<Edge | null>(null);
+  const heightOf = (edge: Edge) => (table.hand?.key === edge.key ? table.hand.at : edge.height);
 
   const meaning = (move: Moved) =>
     move.figure
@@ -35,23 +36,22 @@
 
   function onpointerdown(event: PointerEvent, edge: Edge) {
     (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
-    held = { edge, at: edge.height };
+    held = edge;
   }
 
   function onpointermove(event: PointerEvent) {
-    if (!held) return;
+    const piece = held && table.draft.pieces[held.slot];
+    if (!held || !piece) return;
     const box = (event.currentTarget as HTMLElement).parentElement?.getBoundingClientRect();
     const at = scale.heightAt(event.clientY - (box?.top ?? 0));
-    held = { ...held, at };
-    const piece = table.draft.pieces[held.edge.slot];
-    if (piece) void table.preview(held.edge.slot, moved(held.edge, piece, at, stature).words);
+    table.hand = { key: held.key, at };
+    table.preview(held.slot, moved(held, piece, at, stature).words);
   }
 
   function onpointerup() {
-    if (!held) return;
-    const { edge, at } = held;
-    held = null;
-    keep(edge, at);
+    const [edge, hand] = [held, table.hand];
+    held = table.hand = null;
+    if (edge && hand) keep(edge, hand.at);
   }
 
   function onkeydown(event: KeyboardEvent, edge: Edge) {
@@ -68,7 +68,7 @@
     {#each edges as edge (edge.key)}
       <div
         class="handle"
-        class:held={held?.edge.key === edge.key}
+        class:held={held?.key === edge.key}
         role="slider"
         tabindex="0"
         aria-orientation="vertical"
@@ -79,11 +79,15 @@
         aria-valuetext="{length(edge.height, studio.unit)}, {edge.at}"
         title="Drag the {edge.name}, or ↑ ↓"
         data-handle={edge.key}
-        style:top="{scale.y(edge.height) - 12}px"
+        style:top="{scale.y(heightOf(edge)) - 12}px"
         style:left="{right - 30}px"
         onpointerdown={(event) => onpointerdown(event, edge)}
         {onpointermove}
         {onpointerup}
+        onpointercancel={() => {
+          held = table.hand = null;
+          table.again();
+        }}
         onkeydown={(event) => onkeydown(event, edge)}
       >
         <svg width="24" height="24" aria-hidden="true"><path d="M12 4l4 5h-8zM12 20l-4-5h8z" /></svg>

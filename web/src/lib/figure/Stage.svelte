@@ -32,7 +32,13 @@
   <svg width={scale.width} height={scale.height} role="img" aria-labelledby="figure-name">
     <title id="figure-name">{name}, front view at true scale; the edges are listed after the picture.</title>
     <Figure shapes={assessment.shapes} {middle} {chosen} {onchoose} />
-    <Edges edges={assessment.edges} from={RULE + 108} label={scale.width - LABELS} {chosen} />
+    <Edges
+      edges={assessment.edges}
+      from={RULE + 108}
+      label={scale.width - LABELS}
+      {chosen}
+      hand={table?.hand}
+    />
     <Rule landmarks={assessment.landmarks} lift={assessment.lift} x={RULE} />
   </svg>
   {#if table}<Handles {table} right={scale.width - LABELS} />{/if}
