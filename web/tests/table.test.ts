@@ -90,6 +90,7 @@ describe("a hem moved by hand", () => {
 });
 
 describe("the rail", () => {
+  beforeEach(() => on("GET", "/api/clients/c/errands", () => ({ data: { errands: [] } })));
   const hanging = ["a", "b", "c"].map((id) => ({
     id,
     title: `piece ${id}`,
@@ -109,6 +110,30 @@ describe("the rail", () => {
     expect(rail.shown.map((piece) => piece.id)).toEqual(["a"]);
     rail.sought = "nothing";
     expect(rail.shown).toEqual([]);
+  });
+
+  it("knows what a piece will be like when it is back from the tailor", async () => {
+    const jeans = { id: "j", title: "jeans", slot: "bottom", kind: "jeans", piece: { inseam_cm: 79 } };
+    const due = {
+      id: "e",
+      kind: "alter",
+      piece_id: "j",
+      figure: "inseam_cm",
+      by_cm: -2.5,
+      text: "Hem up.",
+      done_at: null,
+    };
+    on("GET", "/api/clients/c/rack", () => ({ data: { pieces: [jeans] } }));
+    on("GET", "/api/clients/c/errands", () => ({
+      data: {
+        errands: [due, { ...due, id: "d", done_at: "2026-11-01" }, { ...due, id: "r", kind: "return" }],
+      },
+    }));
+    on("POST", "/api/clients/c/rail", () => ({ data: { goes: [] } }));
+    const rail = new Rail("c", () => asking());
+    await rail.load();
+    expect(rail.dueOf("j")).toEqual([{ id: "e", text: "Hem up.", figure: "inseam_cm", now: 79, then: 76.5 }]);
+    expect([rail.dueOf("x"), rail.dueOf(undefined)]).toEqual([[], []]);
   });
 
   it("asks for nothing where nothing hangs, and says when the server does not answer", async () => {

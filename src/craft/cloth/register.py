@@ -64,7 +64,7 @@ CLO: dict[str, tuple[float, float]] = {
     "trainers": (0.02, 0.04), "flats": (0.02, 0.02), "loafers": (0.02, 0.04), "mules": (0.02, 0.02),
     "slingbacks": (0.02, 0.02), "pumps": (0.02, 0.02), "sandals": (0.02, 0.02), "ankle_boots": (0.08, 0.10),
     "sock_boots": (0.08, 0.10), "tall_boots": (0.10, 0.12), "over_knee_boots": (0.12, 0.14),
-    "tights": (0.02, 0.06), "scarf": (0.05, 0.08), "hat": (0.03, 0.06),
+    "tights": (0.02, 0.06), "socks": (0.02, 0.06), "scarf": (0.05, 0.08), "hat": (0.03, 0.06),
 }  # fmt: skip
 _THICK = frozenset({"chunky", "substantial", "leather", "structured"})
 _THIN = frozenset({"thin", "sheer", "linen", "crochet", "satin"})

@@ -14,6 +14,7 @@ BY_KIND: dict[str, float] = {
     "bodysuit": 0.30,
     "sweatshirt": 0.15,
     "tights": 0.80,
+    "socks": 0.50,
     "jeans": 0.02,
 }
 WOVEN = 0.015

@@ -11,7 +11,7 @@ KINDS: dict[str, tuple[str, ...]] = {
         *("trainers", "flats", "loafers", "mules", "slingbacks", "pumps", "sandals"),
         *("ankle_boots", "sock_boots", "tall_boots", "over_knee_boots"),
     ),
-    "extra": ("belt", "necklace", "earrings", "scarf", "bag", "hat", "tights"),
+    "extra": ("belt", "necklace", "earrings", "scarf", "bag", "hat", "tights", "socks"),
     "swim": ("swimsuit", "bikini_top", "bikini_bottom", "tankini"),
 }
 SLOT_OF = {kind: slot for slot, kinds in KINDS.items() for kind in kinds}
@@ -117,7 +117,9 @@ _NOT_OF: dict[str, tuple[str, ...]] = {
     **dict.fromkeys(("jumpsuit", "dungarees"), _LENGTHS),
     **dict.fromkeys((kind for kind in KINDS["top"] if kind != "bodysuit"), ("torso_loop_cm",)),
     **dict.fromkeys((kind for kind in KINDS["shoes"] if "boots" not in kind), ("shaft_cm", "shaft_girth_cm")),
-    **dict.fromkeys(("necklace", "earrings", "bag", "hat", "tights"), ("width_cm", "first_hole_cm", "last_hole_cm")),
+    **dict.fromkeys(
+        ("necklace", "earrings", "bag", "hat", "tights", "socks"), ("width_cm", "first_hole_cm", "last_hole_cm")
+    ),
     "scarf": ("first_hole_cm", "last_hole_cm"),
     "bikini_top": ("torso_loop_cm", "waist_cm", "hip_cm", "front_rise_cm"),
     "bikini_bottom": ("torso_loop_cm", "chest_cm", "under_bust_cm"),

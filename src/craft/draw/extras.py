@@ -5,8 +5,8 @@ from __future__ import annotations
 import math
 
 from craft.cloth import Piece
-from craft.draw.figure import neck_half
-from craft.draw.shapes import Point, Shape, mirrored, steps
+from craft.draw.figure import foot, neck_half
+from craft.draw.shapes import Point, Shape, flipped, mirrored, steps
 from craft.fit import land
 from craft.fit.hang import BELT_CM
 from craft.look import Outfit
@@ -132,7 +132,25 @@ def _tights(outfit: Outfit, piece: Piece) -> list[Shape]:
     return [Shape("tights", piece.kind, "cloth", area, piece.word("colour") or "black")]
 
 
+def _socks(outfit: Outfit, piece: Piece) -> list[Shape]:
+    """Over the foot and the leg up to their top; shoe and hem lie over them."""
+    body, lift = outfit.body, outfit.lift
+    top = outfit.sock.cm - lift if outfit.sock else 0.0
+    legs = steps(max(top, body.height("ankle_bone") + 0.5), body.height("ankle_bone"), 1.5)
+    outside: list[Point] = [(body.leg_centre(h) + body.leg_half_breadth(h) + 0.15, h + lift) for h in legs]
+    inside: list[Point] = [
+        (max(0.1, body.leg_centre(h) - body.leg_half_breadth(h) - 0.15), h + lift) for h in reversed(legs)
+    ]
+    sock = [*outside, *foot(body, lift), *inside]
+    colour = piece.word("colour") or "grey"
+    return [
+        Shape(f"sock_{side}", piece.kind, "cloth", tuple(points), colour, piece.word("pattern"))
+        for side, points in (("right", sock), ("left", flipped(sock)))
+    ]
+
+
 _DRAWN = {
+    "socks": _socks,
     "tights": _tights,
     "belt": _belt,
     "necklace": _necklace,

@@ -14,6 +14,7 @@ from craft.draw.shapes import Point, Role, Shape, mirrored
 from craft.fit import Landed
 from craft.fit.hang import NECK_DEPTH, SLEEVE_SHARE
 from craft.wear.ease import FIT_EASE
+from craft.wear.shoes import sock_top
 
 #: Sweep of a hem over the hip, by cut, where it was not measured (W).
 SWEEPS = {"a_line": 1.35, "pleated": 1.45, "shift": 1.06, "pencil": 0.90, "slip": 1.04, "wrap": 1.2, "empire": 1.3}
@@ -280,6 +281,13 @@ def _extra(body: Body, landed: Landed) -> list[Shape]:
         case "hat":
             return [
                 _shape(piece, "hat", [(-20, 0), (-10, 2), (-8.5, 12), (8.5, 12), (10, 2), (20, 0), (10, -2), (-10, -2)])
+            ]
+        case "socks":
+            tall = sock_top(piece, 0.0).cm
+            sock: list[Point] = [(-4, tall), (4, tall), (4, 6), (13, 3), (14, 0), (-4, 0), (-5, 4)]
+            return [
+                _shape(piece, "left", [(x - 13, y) for x, y in sock]),
+                _shape(piece, "right", [(x + 7, y) for x, y in sock]),
             ]
         case "earrings":
             drop_: list[Point] = [(-6, 2), (-4.4, -2), (-6, -4), (-7.6, -2)]

@@ -28,7 +28,7 @@ def draw_look(outfit: Outfit) -> tuple[Shape, ...]:
     middle = top + below + _bib(outfit) if bib and legs else below + top
     layers = tuple(shape for at, layer in enumerate(outfit.layers) for shape in draw_layer(outfit, layer, at))
     extras = draw_extras(outfit)
-    skin = tuple(shape for shape in extras if shape.key == "tights")
+    skin = tuple(shape for shape in extras if shape.slot in ("tights", "socks"))
     under = tuple(shape for shape in extras if shape.key in ("belt", "buckle"))
     over = tuple(shape for shape in extras if shape not in (*skin, *under))
     return skin + draw_swim(outfit) + middle + under + layers + over

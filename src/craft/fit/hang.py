@@ -17,7 +17,7 @@ from craft.schools import Schools
 from craft.wear.bottom import CUTS, wear_bottom
 from craft.wear.landing import landed_height, name_height
 from craft.wear.over import girth_at, over_bust, over_hip
-from craft.wear.shoes import BAREFOOT, WornShoes, wear_shoes
+from craft.wear.shoes import BAREFOOT, WornShoes, sock_top, wear_shoes
 
 Edges = tuple[LandedEdge, ...]
 
@@ -278,6 +278,9 @@ def _extra(body: Body, piece: Piece, shoes: WornShoes, schools: Schools) -> tupl
         case "earrings":
             drop = length if length is not None else 3.0
             height, name, rests_on = 0.925 * body.stature - drop, "earring end", "stature"
+        case "socks":
+            end = sock_top(piece, 0.0).cm
+            return (edge(body, "end", "sock top", end + lift, lift, "ankle_bone_height", described=length is None),), None
         case "hat":
             height, name, rests_on = 0.95 * body.stature, "brim", "stature"
         case _:

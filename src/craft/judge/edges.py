@@ -143,7 +143,7 @@ def _seat(outfit: Outfit, top: WornTop, hip: float, hidden: bool) -> Iterator[Fi
         ends = "a top tucked into them leaves it bare" if hidden else "this one ends {by} above the fullest hip"
         text = Sentence.of(f"Leggings ask for a hem over the seat; {ends}.", by=max(0.0, -covers))
         yield Finding(
-            "edges.covers", "covers_zone", "against", 0.5, "seat", top.side.cm, figure, "Seat uncovered", text
+            "edges.covers", "covers_zone", "against", 0.6, "seat", top.side.cm, figure, "Seat uncovered", text
         )
 
 

@@ -98,6 +98,7 @@ RULES: tuple[Rule, ...] = (
     Rule("feet", feet.inside, ("straight_into_tall_boot",)),
     Rule("feet", feet.toe),
     Rule("feet", feet.heel),
+    Rule("feet", feet.sock),
     Rule("feet", feet.limits),
     Rule("hems", hems.place),
     Rule("hems", hems.boot),

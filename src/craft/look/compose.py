@@ -14,6 +14,7 @@ from craft.look.edges import Edge, edges_of
 from craft.schools import Schools
 from craft.wear import (
     BAREFOOT,
+    Landing,
     WornBottom,
     WornLayer,
     WornShoes,
@@ -24,6 +25,7 @@ from craft.wear import (
     wear_skirt,
     wear_top,
 )
+from craft.wear.shoes import sock_top
 
 #: A strip of bare leg narrower than this between hem and shoe reads as a join, cm (W).
 JOINED = 1.5
@@ -109,7 +111,7 @@ class Outfit:
 
     @cached_property
     def edges(self) -> tuple[Edge, ...]:
-        return edges_of(self.body, self.top, self.bottom, self.shoes, self.lift, self.layers)
+        return edges_of(self.body, self.top, self.bottom, self.shoes, self.lift, self.layers, self.sock)
 
     def edge(self, key: str) -> Edge | None:
         return next((edge for edge in self.edges if edge.key == key), None)
@@ -127,6 +129,12 @@ class Outfit:
     def extras(self) -> Mapping[str, Piece]:
         """Belt, necklace, scarf and so on, by kind."""
         return {piece.kind: piece for piece in self.look.all("extra")}
+
+    @cached_property
+    def sock(self) -> Landing | None:
+        """Where the socks end, if there are any."""
+        piece = self.extras.get("socks")
+        return sock_top(piece, self.lift) if piece else None
 
     @property
     def outer(self) -> WornLayer | None:
@@ -206,7 +214,7 @@ class Outfit:
         if self.bottom is None or self.bottom.inside or "tights" in self.extras:
             return 0.0
         lowest = min([self.bottom.hem.cm, *(layer.hem.cm for layer in self.layers if not layer.open)])
-        gap = lowest - self.shoes.cover.cm
+        gap = lowest - max(self.shoes.cover.cm, self.sock.cm if self.sock else 0.0)
         return gap if gap > JOINED else 0.0
 
 

@@ -38,6 +38,7 @@ def edges_of(
     shoes: WornShoes,
     lift: float,
     layers: tuple[WornLayer, ...] = (),
+    sock: Landing | None = None,
 ) -> tuple[Edge, ...]:
     """All edges of the worn pieces, top to bottom."""
 
@@ -71,4 +72,7 @@ def edges_of(
             strap = Landing(shoes.strap, 1.0, "described")
             under = worn is not None and worn.hem.cm < shoes.strap
             found.append(edge("ankle_strap", "shoes", "ankle strap", strap, not under))
+    if sock:
+        below_hem = worn is None or worn.inside or worn.hem.cm > sock.cm
+        found.append(edge("sock_top", "socks", "sock", sock, below_hem and sock.cm > shoes.cover.cm))
     return tuple(sorted(found, key=lambda one: -one.height))

@@ -9,6 +9,21 @@ from craft.body import Body
 from craft.cloth import Piece
 from craft.wear.landing import Landing
 
+#: How high a sock ends above the sole where nobody measured it, cm: a usual crew sock, under the fullest calf (W).
+SOCK_CM = 20.0
+
+
+def sock_top(piece: Piece, lift: float) -> Landing:
+    """Where a sock ends above the ground; the foot and its heel carry it up.
+
+    >>> sock_top(Piece.of({"is": "socks", "length_cm": 12}), 5.0).cm
+    17.0
+    """
+    said = piece.figure("length_cm")
+    return Landing(
+        (SOCK_CM if said is None else said) + lift, 2.0 if said is None else 0.7, "measured" if said else "described"
+    )
+
 
 class ShoeRow(NamedTuple):
     """Nominal shoe: heel of the plain one, cover of the foot above the sole (cm), default toe and bulk."""

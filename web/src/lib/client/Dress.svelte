@@ -15,7 +15,7 @@
   let trouble = $state<string | null>(null);
 
   const more = ["layer", "one_piece", "extra", "swim"];
-  const WORN_DOWN = ["layer", "top", "one_piece", "bottom", "tights", "shoes"];
+  const WORN_DOWN = ["layer", "top", "one_piece", "bottom", "tights", "socks", "shoes"];
   const down = (place: Slot) => (WORN_DOWN.includes(place) ? WORN_DOWN.indexOf(place) : WORN_DOWN.length);
   // Those that are on, and the three that any look begins with; a dress takes the place of two.
   const shown = $derived(

@@ -128,6 +128,7 @@
     ];
   });
   const figures = $derived(table.assessment?.figures[slot] ?? []);
+  const due = $derived(table.rail.dueOf(table.draft.fromRack[slot]));
   const usual = (key: string) => said(table.assessment?.usual[slot]?.[key] ?? "as usual");
   const value = (key: keyof Piece) => piece?.[key] as string | null | undefined;
 
@@ -193,6 +194,23 @@
     {#if slot === "top" && piece.tuck && piece.tuck !== "none" && table.draft.pieces.bottom}
       <TuckSteps {table} tuck={said(piece.tuck)} />
     {/if}
+    {#each due as one (one.id)}
+      {@const altered = value(one.figure as keyof Piece) as unknown}
+      <label class="flex min-h-8 items-center gap-2 text-sm" data-due={one.figure}>
+        <input
+          type="checkbox"
+          class="size-4 accent-leaf"
+          checked={altered === one.then}
+          onchange={(event) =>
+            table.draft.change(
+              slot,
+              { [one.figure]: event.currentTarget.checked ? one.then : one.now },
+              `${slot}, as altered`,
+            )}
+        />
+        <span>as altered: <span class="text-bark">{one.text}</span></span>
+      </label>
+    {/each}
     {#if figures.length && !studio.turned}
       <div class="mt-1 flex flex-wrap gap-x-3">
         {#each figures as one (one.key)}

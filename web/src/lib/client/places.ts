@@ -3,7 +3,7 @@ import type { Piece, Schemas, Slot } from "../api/client";
 
 /** From the body outwards, as the craft reads a look. */
 export const ORDER: Slot[] = [
-  ...["swimsuit", "bikini_bottom", "bikini_top", "tankini", "tights"],
+  ...["swimsuit", "bikini_bottom", "bikini_top", "tankini", "tights", "socks"],
   ...["bottom", "one_piece", "top", "layer", "shoes"],
   ...["belt", "necklace", "earrings", "scarf", "bag", "hat"],
 ];

@@ -4,12 +4,23 @@ import type { Asked } from "./facts";
 
 export type Goes = Schemas["GoesOut"];
 type Hanging = Schemas["RackPieceOut"];
+/** An alteration that is due: the figure it changes, as the piece hangs and as it will be, cm. */
+export interface Due {
+  id: string;
+  text: string;
+  figure: string;
+  now: number;
+  then: number;
+}
+
 /** How long after the last change the rail is ranked anew, ms. */
 const PAUSE = 150;
 
 export class Rail {
   pieces = $state.raw<Hanging[] | null>(null);
   goes = $state.raw<Map<string, Goes>>(new Map());
+  /** Alterations that are due: what a piece will be like when it is back. */
+  altering = $state.raw<Schemas["ErrandOut"][]>([]);
   trouble = $state<string | null>(null);
   slot = $state("");
   sought = $state("");
@@ -32,9 +43,31 @@ export class Rail {
       .toSorted((a, b) => (this.goes.get(b.id)?.score ?? 0) - (this.goes.get(a.id)?.score ?? 0)),
   );
 
+  /** The alterations due of a piece, each with its figure as it hangs and as it will be. */
+  dueOf(pieceId: string | undefined): Due[] {
+    const hanging = this.pieces?.find((piece) => piece.id === pieceId)?.piece ?? {};
+    return this.altering.flatMap((one) => {
+      const now = hanging[one.figure];
+      if (one.piece_id !== pieceId || typeof now !== "number" || !one.by_cm) return [];
+      return [
+        {
+          id: one.id,
+          text: one.text,
+          figure: one.figure,
+          now,
+          then: Math.round((now + one.by_cm) * 10) / 10,
+        },
+      ];
+    });
+  }
+
   async load(): Promise<void> {
     const params = { path: { client_id: this.clientId } };
-    const told = await ask(api.GET("/api/clients/{client_id}/rack", { params }));
+    const [told, due] = await Promise.all([
+      ask(api.GET("/api/clients/{client_id}/rack", { params })),
+      ask(api.GET("/api/clients/{client_id}/errands", { params })),
+    ]);
+    if ("data" in due) this.altering = due.data.errands.filter((one) => one.kind === "alter" && !one.done_at);
     this.trouble = "refusal" in told ? told.refusal.message : null;
     if ("data" in told) this.pieces = told.data.pieces;
     await this.rank();
