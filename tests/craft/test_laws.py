@@ -15,6 +15,7 @@ from craft.assessment import picture
 from craft.body import Body, Measures, Quantity
 from craft.cloth import Piece
 from craft.cloth.words import COLOURS, FIT, KINDS, PATTERN
+from craft.draw.profile import draw_profile, side_of
 from craft.judge import RULES, Aims, Rule, judge
 from craft.judge.finding import Figure, Finding
 from craft.look import Look, Outfit, compose
@@ -157,3 +158,21 @@ def test_a_verdict_that_rests_on_an_estimate_names_the_measure_that_settles_it()
             assert judge(compose(Body.of(Measures.of(taken)), look)).verdict == verdict
     settled = Body.of(Measures.of({**guessed.measures.figures, "crotch_height": 79.5}))
     assert "crotch_height" not in {doubt.measure for doubt in doubts(settled, look)}
+
+
+@given(bodies(), looks())
+@settings(max_examples=60)
+def test_from_the_side_cloth_lies_outside_the_body_and_a_heel_lifts_all_of_it(body: Body, look: Look) -> None:
+    outfit = compose(body, look)
+    side = side_of(body)
+    for shape in draw_profile(outfit):
+        assert all(-6.0 <= y <= outfit.height + 12 and abs(x) < 80 for x, y in shape.points), shape.key
+        if shape.slot in ("bottom", "one_piece", "top", "layer"):
+            half = len(shape.points) // 2
+            for x, y in shape.points[:half]:
+                assert x >= side.front(y - outfit.lift) - 0.01, shape.key
+            for x, y in shape.points[half:]:
+                assert x <= side.back(y - outfit.lift) + 0.01, shape.key
+    for high in (3.0, 9.0):
+        (trunk, *_) = draw_profile(compose(body, Look((Piece.of({"is": "pumps", "heel_cm": high}),))))
+        assert max(y for _, y in trunk.points) == pytest.approx(body.height("shoulder") + high)

@@ -55,6 +55,7 @@ BODIES: dict[str, Any] = {
     "/clients/{client_id}/remedies": {"pieces": []},
     "/clients/{client_id}/views": {"pieces": []},
     "/clients/{client_id}/tuck": {"pieces": []},
+    "/clients/{client_id}/profile": {"pieces": []},
     "/clients/{client_id}/compare": {"looks": [{"pieces": []}, {"pieces": [{"is": "jeans"}]}]},
     "/clients/{client_id}/shopping/place": {"text": "inseam 70 cm"},
     "/clients/{client_id}/looks": {"name": "Taken", "pieces": []},

@@ -16,7 +16,7 @@ GAP_TOP, GAP_HEM = 0.30, 0.62
 NECK_DEPTH = {"blazer": 26.0, "waistcoat": 24.0, "coat": 20.0, "cardigan": 20.0, "jacket": 9.0, "gilet": 6.0}
 
 
-def _half(outfit: Outfit, layer: WornLayer, height: float) -> float:
+def layer_half(outfit: Outfit, layer: WornLayer, height: float) -> float:
     body, on_body = outfit.body, height - outfit.lift
     own = body.half_breadth(max(on_body, body.height("crotch")))
     bust = body.half_breadth(body.height("bust"))
@@ -41,7 +41,7 @@ def draw_layer(outfit: Outfit, layer: WornLayer, at: int) -> tuple[Shape, ...]:
     shoulder: list[Point] = [p for p in shoulder_line(body, lift) if neck < p[0] < tip * bare]
     shoulder = [(neck, high + 0.8), *shoulder, (tip * bare + out, high - SHOULDER_SLOPE - out)]
     armpit = body.height("bust") + 0.4 * (body.height("shoulder") - body.height("bust")) + lift - 1.2 * layer.volume
-    side: list[Point] = [(_half(outfit, layer, h), h) for h in steps(armpit, layer.hem.cm, 2.0)]
+    side: list[Point] = [(layer_half(outfit, layer, h), h) for h in steps(armpit, layer.hem.cm, 2.0)]
     colour, pattern = layer.colour, layer.piece.word("pattern")
     key = f"layer{at}"
     if layer.open:
@@ -57,7 +57,7 @@ def draw_layer(outfit: Outfit, layer: WornLayer, at: int) -> tuple[Shape, ...]:
         details = [(f"{key}_front", [(0.0, high - depth), (0.0, layer.hem.cm)])]
     if layer.belted:
         waist = body.height("waist") + lift
-        half = _half(outfit, layer, waist)
+        half = layer_half(outfit, layer, waist)
         details += [(f"{key}_belt{off}", [(-half, waist + off), (half, waist + off)]) for off in (-1.6, 1.6)]
     cloth = [Shape(name, "layer", "cloth", tuple(points), colour, pattern) for name, points in areas]
     return (*cloth, *_sleeves(outfit, layer, key), *(Shape(n, "layer", "detail", tuple(p), colour) for n, p in details))

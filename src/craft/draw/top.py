@@ -27,7 +27,7 @@ NECKS: dict[str, tuple[float, float]] = {
 }
 
 
-def _half(outfit: Outfit, top: WornTop, height: float) -> float:
+def top_half(outfit: Outfit, top: WornTop, height: float) -> float:
     """Half breadth of the top at a height: the body's, and the share of the ease that shows."""
     body = outfit.body
     on_body = height - outfit.lift
@@ -144,8 +144,8 @@ def draw_top(outfit: Outfit) -> tuple[Shape, ...]:
     edge = _bottom_edge(outfit, top)
     right = [*neckline, *shoulder, (tip * bare + 0.6 + drop, high - SHOULDER_SLOPE - drop)]
     right_low, left_low = edge[0][1], edge[-1][1]
-    right_side = [(_half(outfit, top, h), h) for h in steps(armpit, right_low, 2.0)]
-    left_side = [(-_half(outfit, top, h), h) for h in steps(armpit, left_low, 2.0)]
+    right_side = [(top_half(outfit, top, h), h) for h in steps(armpit, right_low, 2.0)]
+    left_side = [(-top_half(outfit, top, h), h) for h in steps(armpit, left_low, 2.0)]
     wide = (right_side[-1][0] - left_side[-1][0]) / 2
     across = [(share * wide, height) for share, height in edge[1:-1]]
     area = [*right, *right_side, *across, *reversed(left_side), *mirrored(right)]
@@ -185,5 +185,7 @@ def _details(outfit: Outfit, top: WornTop, neckline: list[Point], edge: list[tup
         lines.append(("placket", [(0.0, neckline[0][1]), (0.0, middle)]))
     if top.piece.kind in ("knit", "sweatshirt") and not top.tucked:
         heights = [top.hem.cm + 4.0]
-        lines += [("rib", [(-_half(outfit, top, h), h), (0.0, h - 0.5), (_half(outfit, top, h), h)]) for h in heights]
+        lines += [
+            ("rib", [(-top_half(outfit, top, h), h), (0.0, h - 0.5), (top_half(outfit, top, h), h)]) for h in heights
+        ]
     return [Shape(key, "top", "detail", tuple(points), top.colour) for key, points in lines]

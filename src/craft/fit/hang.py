@@ -280,7 +280,9 @@ def _extra(body: Body, piece: Piece, shoes: WornShoes, schools: Schools) -> tupl
             height, name, rests_on = 0.925 * body.stature - drop, "earring end", "stature"
         case "socks":
             end = sock_top(piece, 0.0).cm
-            return (edge(body, "end", "sock top", end + lift, lift, "ankle_bone_height", described=length is None),), None
+            return (
+                edge(body, "end", "sock top", end + lift, lift, "ankle_bone_height", described=length is None),
+            ), None
         case "hat":
             height, name, rests_on = 0.95 * body.stature, "brim", "stature"
         case _:

@@ -205,6 +205,12 @@ class TuckStepOut(BaseModel):
     behind: bool
 
 
+class ProfileOut(BaseModel):
+    """The side outline: x forward of the plumb line through the ankle, cm."""
+
+    shapes: list[DrawnShape]
+
+
 class HowTo(BaseModel):
     steps: list[TuckStepOut]
 
@@ -362,6 +368,13 @@ def _differences(told: Switched, unit: Unit) -> list[str]:
 
 def _listed(how: str, titles: list[str]) -> list[str]:
     return [f"{how}: {', '.join(titles).lower()}."] if titles else []
+
+
+@router.post("/clients/{uuid:client_id}/profile", response=ProfileOut)
+def profile(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
+    """These pieces on the client's body, from the side."""
+    shapes = services.profile_for(request.user, client_id, _asked(given))
+    return answer(ProfileOut(shapes=[drawn(shape) for shape in shapes]))
 
 
 @router.post("/clients/{uuid:client_id}/tuck", response=HowTo)

@@ -15,7 +15,9 @@ from craft.advise.switch import Switched, other_views
 from craft.assessment import Assessment, assess
 from craft.body import Body
 from craft.cloth import Piece
+from craft.draw import Shape
 from craft.draw.how_to import TuckStep, tuck_steps
+from craft.draw.profile import draw_profile
 from craft.formats.look_form import LookFacts
 from craft.judge import Aims, Judgement, Sentence, judge
 from craft.judge.aims import Setting
@@ -96,6 +98,12 @@ def views_for(member: Member, client_id: Any, asked: Question) -> tuple[Worn, tu
     """What is on and how it is judged, and what the other positions of the schools would say. Raises UnknownWord."""
     on = worn_by(member, client_id, asked)
     return on, other_views(on.body, on.look, on.schools, on.aims)
+
+
+def profile_for(member: Member, client_id: Any, asked: Question) -> tuple[Shape, ...]:
+    """What is on, from the side. Raises UnknownWord."""
+    on = worn_by(member, client_id, asked)
+    return draw_profile(compose(on.body, on.look, on.schools))
 
 
 def how_to_tuck(member: Member, client_id: Any, asked: Question) -> tuple[TuckStep, ...]:

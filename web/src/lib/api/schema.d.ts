@@ -568,6 +568,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client_id}/profile": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Profile
+         * @description These pieces on the client's body, from the side.
+         */
+        post: operations["studio_looks_api_profile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client_id}/tuck": {
         parameters: {
             query?: never;
@@ -2789,7 +2809,7 @@ export interface components {
              * Is
              * @enum {string}
              */
-            is: "jeans" | "trousers" | "leggings" | "shorts" | "skirt" | "dress" | "dungarees" | "jumpsuit" | "tee" | "tank" | "camisole" | "shirt" | "blouse" | "knit" | "sweatshirt" | "bodysuit" | "waistcoat" | "gilet" | "cardigan" | "blazer" | "jacket" | "coat" | "duster" | "kimono" | "trainers" | "flats" | "loafers" | "mules" | "slingbacks" | "pumps" | "sandals" | "ankle_boots" | "sock_boots" | "tall_boots" | "over_knee_boots" | "belt" | "necklace" | "earrings" | "scarf" | "bag" | "hat" | "tights" | "swimsuit" | "bikini_top" | "bikini_bottom" | "tankini";
+            is: "jeans" | "trousers" | "leggings" | "shorts" | "skirt" | "dress" | "dungarees" | "jumpsuit" | "tee" | "tank" | "camisole" | "shirt" | "blouse" | "knit" | "sweatshirt" | "bodysuit" | "waistcoat" | "gilet" | "cardigan" | "blazer" | "jacket" | "coat" | "duster" | "kimono" | "trainers" | "flats" | "loafers" | "mules" | "slingbacks" | "pumps" | "sandals" | "ankle_boots" | "sock_boots" | "tall_boots" | "over_knee_boots" | "belt" | "necklace" | "earrings" | "scarf" | "bag" | "hat" | "tights" | "socks" | "swimsuit" | "bikini_top" | "bikini_bottom" | "tankini";
             /** Cut */
             cut?: ("skinny" | "slim" | "slim_straight" | "straight" | "boyfriend" | "girlfriend" | "bootcut" | "flare" | "kick_flare" | "wide" | "balloon" | "slip" | "pencil" | "a_line" | "pleated" | "sheath" | "shift" | "wrap" | "empire" | "ruched" | "plain" | "boxy" | "peplum" | "longline" | "cropped" | "ruffled") | null;
             /** Fit */
@@ -3267,6 +3287,14 @@ export interface components {
         OtherViewsOut: {
             /** Views */
             views: components["schemas"]["OtherViewOut"][];
+        };
+        /**
+         * ProfileOut
+         * @description The side outline: x forward of the plumb line through the ankle, cm.
+         */
+        ProfileOut: {
+            /** Shapes */
+            shapes: components["schemas"]["DrawnShape"][];
         };
         /** HowTo */
         HowTo: {
@@ -6041,6 +6069,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OtherViewsOut"];
+                };
+            };
+        };
+    };
+    studio_looks_api_profile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pieces"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProfileOut"];
                 };
             };
         };

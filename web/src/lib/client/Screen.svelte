@@ -66,6 +66,8 @@
   let chosen = $state<Slot | null>(null);
   /** What is said beside the figure: the reasons, ways to mend, or what other schools would say. */
   let aside = $state<"reasons" | "ways" | "views">("reasons");
+  /** The side outline is shown too. */
+  let profiled = $state(false);
   let help = $state(false);
   let header = $state<Header>();
   let bar = $state<LookBar>();
@@ -128,7 +130,6 @@
 
   /** One key takes the first mend in sight. */
   function mendFirst() {
-    if (step !== "dress") return;
     const way = table.ways.stale ? undefined : table.ways.told?.[0];
     if (aside === "ways") return way && take(way);
     const finding = table.assessment?.findings.find((one) => one.mend);
@@ -184,11 +185,15 @@
     }
     if (control || help || on.closest("[role=listbox]")) return;
     if (typing && !event.altKey) return;
-    const alone: Record<string, () => void> = {
+    const dressing: Record<string, () => void> = {
       m: mendFirst,
-      w: () => step === "dress" && beside("ways"),
-      v: () => step === "dress" && beside("views"),
+      w: () => beside("ways"),
+      v: () => beside("views"),
+      s: () => (profiled = !profiled),
       escape: () => (aside = "reasons"),
+    };
+    const alone: Record<string, () => void> = {
+      ...(step === "dress" ? dressing : {}),
       n: () => bar?.focusName(),
       "?": () => (help = true),
     };
@@ -274,6 +279,7 @@
             {chosen}
             onchoose={choose}
             table={step === "dress" ? table : undefined}
+            side={profiled}
           />{/if}
       {/snippet}
       {#snippet side()}
@@ -304,6 +310,9 @@
           />
           {#if step === "dress" && !studio.turned}
             <span class="ml-auto flex shrink-0 gap-1 pl-4 text-sm">
+              <button class="quiet" aria-pressed={profiled} onclick={() => (profiled = !profiled)}
+                >Side <span class="key">S</span></button
+              >
               <button class="quiet" aria-pressed={aside === "ways"} onclick={() => beside("ways")}
                 >Ways to mend <span class="key">W</span></button
               >

@@ -6,6 +6,7 @@ import type { History } from "./history.svelte";
 import type { Asked } from "./facts";
 import { Following } from "./following";
 import { placeOf } from "./places";
+import { Profile } from "./profile.svelte";
 import { Rail } from "./rail.svelte";
 import { Views } from "./views.svelte";
 import { Ways } from "./ways.svelte";
@@ -26,6 +27,7 @@ export class LookTable {
   /** Ways to mend what is on, and what the other schools would say of it; asked while they are in sight. */
   ways: Ways;
   views: Views;
+  profile: Profile;
 
   /** Estimated measures that could still turn the verdict; asked when the hand rests. */
   doubts = $state.raw<Schemas["DoubtOut"][]>([]);
@@ -53,6 +55,7 @@ export class LookTable {
     this.rail = new Rail(clientId, asked);
     this.ways = new Ways(clientId, asked);
     this.views = new Views(clientId, asked);
+    this.profile = new Profile(clientId, asked);
   }
 
   async load(): Promise<void> {
@@ -74,6 +77,7 @@ export class LookTable {
     this.rail.look();
     this.ways.look();
     this.views.look();
+    this.profile.look();
   }
 
   /** The look as it would be with one piece otherwise, while the hand is still moving; nothing is kept. */

@@ -31,6 +31,7 @@
     ["← →", "on a word: step through its choices"],
     ["M", "apply the first mend in sight"],
     ["W", "ways to mend; again, the reasons"],
+    ["S", "the side outline too"],
     ["V", "what other schools would say"],
     ["↑ ↓", "on a hem: nudge it; with Shift, further"],
     ["N", "name the look"],
