@@ -127,6 +127,27 @@ def test_a_look_is_dressed_up_beside_itself_and_its_tuck_is_shown(stylist: Styli
     stylist.wait(lambda: not stylist.all("[data-look='On stage, dressed up']"))
 
 
+def test_a_piece_is_worn_as_it_comes_back_from_the_tailor_and_seen_from_the_side(stylist: Stylist) -> None:
+    dress(stylist, "Ottoline", "The jeans that never work")
+    due = "[data-due=inseam_cm] input"
+    stylist.find(due)
+    before = stylist.edge("leg_hem")
+    stylist.tab_to(due, 200)
+    stylist.press(Keys.SPACE)
+    stylist.wait(lambda: stylist.edge("leg_hem") != before, "the hem where it will be")
+    assert not stylist.all("[data-rule='length.trailing']")
+    stylist.rest()
+    front = len(stylist.all("polygon[data-slot=bottom]"))
+    stylist.press("s")
+    stylist.wait(lambda: len(stylist.all("polygon[data-slot=bottom]")) == front + 1, "the side beside the front")
+    assert stylist.violations() == []
+    stylist.press("s")
+    stylist.wait(lambda: len(stylist.all("polygon[data-slot=bottom]")) == front)
+    stylist.chord(Keys.CONTROL, "z")
+    stylist.wait(lambda: stylist.edge("leg_hem") == before)
+    stylist.kept()
+
+
 def test_a_border_is_moved_after_its_effect_was_seen_and_moved_back(stylist: Stylist) -> None:
     stylist.sign_in()
     stylist.go("/rules")

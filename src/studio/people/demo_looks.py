@@ -4,7 +4,8 @@ from __future__ import annotations
 
 from typing import Any
 
-#: By look: its facts (craft.formats.look_form.LookFacts), and `of` for the look that it is a variant of.
+#: By look: its facts (craft.formats.look_form.LookFacts), `of` for the look that it is a variant of, and
+#: `rack` for the places where a piece of the client's rack is worn.
 LOOK_FACTS: dict[str, dict[str, Any]] = {
     "Rehearsal": {
         "setting": {"occasion": "seated_work", "code": "relaxed", "celsius": 20},
@@ -24,6 +25,7 @@ LOOK_FACTS: dict[str, dict[str, Any]] = {
         "tags": ["work"],
     },
     "The jeans that never work": {
+        "rack": {"bottom": 1},
         "standing": "rejected",
         "why_not": "They trail in flats, and the band slides down when she sits.",
         "liked": [{"rule": "feet.weight", "who": "client", "why": "Her boots from the coast path; they stay."}],

@@ -10,9 +10,10 @@ from django.core.management.base import BaseCommand, CommandError
 from django.db import transaction
 
 from craft.cloth.quick import read_line
+from craft.cloth.words import SLOT_OF
 from craft.formats.brief_form import Aims, BriefForm
 from craft.formats.client_file import ClientFile, FiledConsent, FiledReading, FiledSession
-from craft.formats.look_form import FiledLook, LookFacts
+from craft.formats.look_form import FiledLink, FiledLook, LookFacts
 from craft.formats.rack_form import Facts, FiledPiece
 from studio.people import demo
 from studio.people.demo_fittings import load_charts, load_fittings
@@ -77,8 +78,18 @@ def _looks(person: demo.Person) -> list[FiledLook]:
     for name, pieces in reversed(person.looks):
         facts = dict(LOOK_FACTS.get(name, {}))
         origin = facts.pop("of", None)
+        slots = {SLOT_OF[piece["is"]]: piece for piece in pieces}
+        from_rack = {place: FiledLink(rack_at=at, worn_as=slots[place]) for place, at in facts.pop("rack", {}).items()}
         variant_of = names.index(origin) if origin else None
-        filed.append(FiledLook(name=name, pieces=pieces, facts=LookFacts.model_validate(facts), variant_of=variant_of))
+        filed.append(
+            FiledLook(
+                name=name,
+                pieces=pieces,
+                facts=LookFacts.model_validate(facts),
+                variant_of=variant_of,
+                from_rack=from_rack,
+            )
+        )
     return filed
 
 
