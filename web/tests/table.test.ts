@@ -112,6 +112,16 @@ describe("the rail", () => {
     expect(rail.shown).toEqual([]);
   });
 
+  it("puts what does not go with the look last, and says where that begins", async () => {
+    on("GET", "/api/clients/c/rack", () => ({ data: { pieces: hanging } }));
+    on("POST", "/api/clients/c/rail", () => ({
+      data: { goes: [{ ...goes("a", 0.9), verdict: "against" }, goes("c", 0.4)] },
+    }));
+    const rail = new Rail("c", () => asking());
+    await rail.load();
+    expect([rail.shown.map((piece) => piece.id), rail.orphans]).toEqual([["c", "a"], 1]);
+  });
+
   it("knows what a piece will be like when it is back from the tailor", async () => {
     const jeans = { id: "j", title: "jeans", slot: "bottom", kind: "jeans", piece: { inseam_cm: 79 } };
     const due = {

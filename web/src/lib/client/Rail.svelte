@@ -51,9 +51,12 @@
       aria-label="Rail"
       tabindex="0"
     >
-      {#each rail.shown as piece (piece.id)}
+      {#each rail.shown as piece, i (piece.id)}
         {@const goes = rail.goes.get(piece.id)}
-        <li class="shrink-0">
+        <li class="shrink-0 {i === rail.orphans && !studio.turned ? 'flex' : ''}">
+          {#if i === rail.orphans && !studio.turned}
+            <p class="apart" data-testid="orphans">do not go with this</p>
+          {/if}
           <button
             class="rail-piece"
             data-rail={piece.title}
@@ -87,6 +90,17 @@
     font-size: 0.8125rem;
     line-height: 1.2;
     text-align: center;
+  }
+  /* Between what goes and what does not, along the rail. */
+  .apart {
+    writing-mode: vertical-rl;
+    transform: rotate(180deg);
+    margin: 3px 4px 0;
+    padding-left: 3px;
+    border-left: 1.5px dashed var(--color-rule);
+    font-size: 0.75rem;
+    text-align: center;
+    color: var(--color-bark);
   }
   .rail-piece:hover {
     background: var(--color-sheet);

@@ -16,6 +16,8 @@ export interface Due {
 /** How long after the last change the rail is ranked anew, ms. */
 const PAUSE = 150;
 
+const VERDICTS = ["works", "watch", "against"];
+
 export class Rail {
   pieces = $state.raw<Hanging[] | null>(null);
   goes = $state.raw<Map<string, Goes>>(new Map());
@@ -40,7 +42,18 @@ export class Rail {
       .filter((piece) =>
         `${piece.title} ${piece.kind}`.toLocaleLowerCase().includes(this.sought.trim().toLocaleLowerCase()),
       )
-      .toSorted((a, b) => (this.goes.get(b.id)?.score ?? 0) - (this.goes.get(a.id)?.score ?? 0)),
+      .toSorted((a, b) => this.#place(a) - this.#place(b)),
+  );
+
+  /** The best verdict first, then the best score. */
+  #place(piece: Hanging): number {
+    const goes = this.goes.get(piece.id);
+    return goes ? VERDICTS.indexOf(goes.verdict) - goes.score : VERDICTS.length;
+  }
+
+  /** Where the pieces begin that do not go with what is on. */
+  readonly orphans = $derived(
+    this.shown.findIndex((piece) => this.goes.get(piece.id)?.verdict === "against"),
   );
 
   /** The alterations due of a piece, each with its figure as it hangs and as it will be. */
