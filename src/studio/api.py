@@ -30,6 +30,7 @@ from studio.fittings.errands_api import out as errand_out
 from studio.fittings.errands_api import router as errands
 from studio.fittings.models import Errand, Trial
 from studio.fittings.services import NotTried
+from studio.looks.advice_api import router as advice
 from studio.looks.api import look_out
 from studio.looks.api import router as looks
 from studio.looks.models import Look
@@ -52,6 +53,7 @@ api = NinjaAPI(title="Basilwood", version="1", auth=django_auth, docs_url=None)
 api.add_router("", people, tags=["people"])
 api.add_router("", bodies, tags=["bodies"])
 api.add_router("", looks, tags=["looks"])
+api.add_router("", advice, tags=["looks"])
 api.add_router("", rack, tags=["rack"])
 api.add_router("", fittings, tags=["fittings"])
 api.add_router("", errands, tags=["fittings"])

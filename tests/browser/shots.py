@@ -127,6 +127,8 @@ def shoot(stylist: Stylist) -> None:
         stylist.go(f"/{page}")
         stylist.find(shows)
         if page == "rules":
+            row = stylist.find("[data-house-rule='feet.weight']")
+            stylist.driver.execute_script("arguments[0].scrollIntoView({ block: 'center' })", row)
             stylist.find("[data-house-rule='feet.weight'] button[aria-expanded]").click()
             stylist.wait(lambda: "looks would" in stylist.find("[data-testid=effect]").text)
         take(stylist, page)

@@ -4,11 +4,14 @@ from __future__ import annotations
 
 import re
 import uuid
+from collections import Counter
+from collections.abc import Iterator
 from typing import Any
 
 import pytest
 from django.test import Client as Browser
 from PIL import Image
+from pydantic import BaseModel
 
 from studio.api import api
 from studio.bodies.models import MeasuringSession
@@ -170,3 +173,16 @@ def test_every_answer_carries_the_headers(house: House) -> None:
         assert headers["X-Content-Type-Options"] == "nosniff"
         assert headers["Referrer-Policy"] == "same-origin"
     assert house.api.browser.get("/api/clients").headers["Cache-Control"] == "no-store"
+
+
+def test_no_two_shapes_share_a_name() -> None:
+    """In the interface's document the later of two would silently take the place of the earlier."""
+
+    def below(shape: type[BaseModel]) -> Iterator[type[BaseModel]]:
+        for one in shape.__subclasses__():
+            yield one
+            yield from below(one)
+
+    ours = {one for one in below(BaseModel) if one.__module__.startswith(("studio.", "craft."))}
+    count = Counter(one.__name__ for one in ours if not one.__name__.startswith("_"))
+    assert [name for name, times in count.items() if times > 1] == []

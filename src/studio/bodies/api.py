@@ -19,12 +19,12 @@ from studio.bodies.reading import BodyReadingOut, reading_of
 from studio.bodies.shapes import (
     CardOut,
     DeskOut,
-    DoubtOut,
     Kept,
     Measuring,
     OvertakenOut,
     ProtocolOut,
     Read,
+    ReadingDoubtOut,
     ReadingIn,
     SessionEnd,
     SessionIn,
@@ -126,7 +126,9 @@ def compared(request: HttpRequest, client_id: UUID, session_id: int, before_id: 
     return answer(comparison_of(request.user, client_id, before_id, session_id))
 
 
-@router.post("/clients/{uuid:client_id}/readings", response={200: Kept, 409: OvertakenOut, 422: DoubtOut | Refusal})
+@router.post(
+    "/clients/{uuid:client_id}/readings", response={200: Kept, 409: OvertakenOut, 422: ReadingDoubtOut | Refusal}
+)
 def take(request: HttpRequest, client_id: UUID, given: ReadingIn) -> Any:
     """Add a reading. A doubt is asked, never blocked; handing the same reading in twice changes nothing."""
     try:
@@ -139,7 +141,7 @@ def take(request: HttpRequest, client_id: UUID, given: ReadingIn) -> Any:
         )
     except services.Doubtful as asked:
         doubt = asked.doubt
-        told = DoubtOut(
+        told = ReadingDoubtOut(
             message=str(asked),
             field=given.measure,
             reason=doubt.reason,

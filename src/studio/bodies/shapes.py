@@ -175,7 +175,7 @@ class Kept(BaseModel):
     measure: str
 
 
-class DoubtOut(Refusal):
+class ReadingDoubtOut(Refusal):
     reason: str
     refused: bool
     suggested_cm: float | None

@@ -468,166 +468,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/clients/{client_id}/assess": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Assess
-         * @description Land, judge, mend and draw pieces on a client's body; none gives the body alone.
-         */
-        post: operations["studio_looks_api_assess"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/clients/{client_id}/doubts": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Doubts
-         * @description The measures that could still turn the verdict of these pieces; asked when the hand rests.
-         */
-        post: operations["studio_looks_api_doubts"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/clients/{client_id}/rail": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Rail
-         * @description Every piece of the client's rack put on with these in its place, judged and ranked.
-         */
-        post: operations["studio_looks_api_rail"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/clients/{client_id}/remedies": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Remedies
-         * @description Ways to mend what is on: free, from the rack, by the tailor, to buy; two changes where one does not do.
-         */
-        post: operations["studio_looks_api_remedies"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/clients/{client_id}/views": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Views
-         * @description What the other positions of the schools would say of these pieces; nothing is written.
-         */
-        post: operations["studio_looks_api_views"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/clients/{client_id}/profile": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Profile
-         * @description These pieces on the client's body, from the side.
-         */
-        post: operations["studio_looks_api_profile"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/clients/{client_id}/tuck": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Tuck
-         * @description How the tuck of these pieces is made, in drawn steps on this body; none where nothing is tucked.
-         */
-        post: operations["studio_looks_api_tuck"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/clients/{client_id}/compare": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Compare
-         * @description Two to four looks side by side: each judged and drawn, and why the best is better than the next.
-         */
-        post: operations["studio_looks_api_compare"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/clients/{client_id}/looks": {
         parameters: {
             query?: never;
@@ -690,6 +530,166 @@ export interface paths {
          * @description Undo a removal.
          */
         post: operations["studio_looks_api_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/assess": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Assess
+         * @description Land, judge, mend and draw pieces on a client's body; none gives the body alone.
+         */
+        post: operations["studio_looks_advice_api_assess"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/doubts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Doubts
+         * @description The measures that could still turn the verdict of these pieces; asked when the hand rests.
+         */
+        post: operations["studio_looks_advice_api_doubts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/rail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Rail
+         * @description Every piece of the client's rack put on with these in its place, judged and ranked.
+         */
+        post: operations["studio_looks_advice_api_rail"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/remedies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Remedies
+         * @description Ways to mend what is on: free, from the rack, by the tailor, to buy; two changes where one does not do.
+         */
+        post: operations["studio_looks_advice_api_remedies"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/views": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Views
+         * @description What the other positions of the schools would say of these pieces; nothing is written.
+         */
+        post: operations["studio_looks_advice_api_views"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/profile": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Profile
+         * @description These pieces on the client's body, from the side.
+         */
+        post: operations["studio_looks_advice_api_profile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/tuck": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Tuck
+         * @description How the tuck of these pieces is made, in drawn steps on this body; none where nothing is tucked.
+         */
+        post: operations["studio_looks_advice_api_tuck"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Compare
+         * @description Two to four looks side by side: each judged and drawn, and why the best is better than the next.
+         */
+        post: operations["studio_looks_advice_api_compare"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2701,27 +2701,18 @@ export interface components {
             field?: string | null;
             current: components["schemas"]["ReadingOut"] | null;
         };
-        /**
-         * DoubtOut
-         * @description A measure that is estimated and could still turn the verdict.
-         */
-        DoubtOut: {
-            /** Measure */
-            measure: string;
-            /** Label */
-            label: string;
-            /**
-             * Low
-             * @enum {string}
-             */
-            low: "works" | "watch" | "against";
-            /**
-             * High
-             * @enum {string}
-             */
-            high: "works" | "watch" | "against";
-            /** Text */
-            text: string;
+        /** ReadingDoubtOut */
+        ReadingDoubtOut: {
+            /** Message */
+            message: string;
+            /** Field */
+            field?: string | null;
+            /** Reason */
+            reason: string;
+            /** Refused */
+            refused: boolean;
+            /** Suggested Cm */
+            suggested_cm: number | null;
         };
         /** ReadingIn */
         ReadingIn: {
@@ -2960,6 +2951,208 @@ export interface components {
             /** Text */
             text: string;
         };
+        /**
+         * FiledSetting
+         * @description Where the look is to be worn; all may stay open.
+         */
+        FiledSetting: {
+            /** Occasion */
+            occasion?: ("workshop" | "relaxed_office" | "formal_office" | "on_stage" | "seated_work" | "outdoors" | "dinner" | "weekend" | "home" | "travel" | "ceremony") | null;
+            /** Code */
+            code?: ("none" | "relaxed" | "smart" | "formal" | "black" | "uniform" | "protective" | "religious") | null;
+            /** Celsius */
+            celsius?: number | null;
+            /**
+             * Rain
+             * @default false
+             */
+            rain: boolean;
+        };
+        /**
+         * Liked
+         * @description An exception: a rule that speaks against the look, and who likes it so all the same.
+         */
+        Liked: {
+            /** Rule */
+            rule: string;
+            /**
+             * Who
+             * @default client
+             * @enum {string}
+             */
+            who: "client" | "stylist";
+            /** On */
+            on?: string | null;
+            /**
+             * Why
+             * @default
+             */
+            why: string;
+        };
+        /**
+         * LookFacts
+         * @description Tags, notes, what the client said, where it is worn, how it stands, and what was liked in spite of a rule.
+         */
+        LookFacts: {
+            /**
+             * Tags
+             * @default []
+             */
+            tags: string[];
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Client Said
+             * @default
+             */
+            client_said: string;
+            /**
+             * @default {
+             *       "occasion": null,
+             *       "code": null,
+             *       "celsius": null,
+             *       "rain": false
+             *     }
+             */
+            setting: components["schemas"]["FiledSetting"];
+            /**
+             * Standing
+             * @default
+             * @enum {string}
+             */
+            standing: "" | "chosen" | "rejected";
+            /**
+             * Why Not
+             * @default
+             */
+            why_not: string;
+            /**
+             * Variant
+             * @default
+             * @enum {string}
+             */
+            variant: "" | "up" | "down" | "other";
+            /**
+             * Liked
+             * @default []
+             */
+            liked: components["schemas"]["Liked"][];
+        };
+        /** LookOut */
+        LookOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Client Id
+             * Format: uuid
+             */
+            client_id: string;
+            /** Name */
+            name: string;
+            /** Pieces */
+            pieces: components["schemas"]["PieceWords"][];
+            facts: components["schemas"]["LookFacts"];
+            /** Variant Of */
+            variant_of: string | null;
+            /** From Rack */
+            from_rack: {
+                [key: string]: string;
+            };
+            /** Version */
+            version: number;
+            /**
+             * Changed At
+             * Format: date-time
+             */
+            changed_at: string;
+            /** Changed By */
+            changed_by: string;
+        };
+        /**
+         * LookIn
+         * @description A look to keep. `from_rack` says by the place on the body which piece of the client's rack is worn there.
+         */
+        LookIn: {
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /** Pieces */
+            pieces: components["schemas"]["PieceWords"][];
+            /**
+             * @default {
+             *       "tags": [],
+             *       "note": "",
+             *       "client_said": "",
+             *       "setting": {
+             *         "celsius": null,
+             *         "code": null,
+             *         "occasion": null,
+             *         "rain": false
+             *       },
+             *       "standing": "",
+             *       "why_not": "",
+             *       "variant": "",
+             *       "liked": []
+             *     }
+             */
+            facts: components["schemas"]["LookFacts"];
+            /** Variant Of */
+            variant_of?: string | null;
+            /**
+             * From Rack
+             * @default {}
+             */
+            from_rack: {
+                [key: string]: string;
+            };
+        };
+        /** LookChange */
+        LookChange: {
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /** Pieces */
+            pieces: components["schemas"]["PieceWords"][];
+            /**
+             * @default {
+             *       "tags": [],
+             *       "note": "",
+             *       "client_said": "",
+             *       "setting": {
+             *         "celsius": null,
+             *         "code": null,
+             *         "occasion": null,
+             *         "rain": false
+             *       },
+             *       "standing": "",
+             *       "why_not": "",
+             *       "variant": "",
+             *       "liked": []
+             *     }
+             */
+            facts: components["schemas"]["LookFacts"];
+            /** Variant Of */
+            variant_of?: string | null;
+            /**
+             * From Rack
+             * @default {}
+             */
+            from_rack: {
+                [key: string]: string;
+            };
+            /** Version */
+            version: number;
+        };
         /** AssessmentOut */
         AssessmentOut: {
             /** Stature */
@@ -3121,23 +3314,6 @@ export interface components {
             score: number;
         };
         /**
-         * FiledSetting
-         * @description Where the look is to be worn; all may stay open.
-         */
-        FiledSetting: {
-            /** Occasion */
-            occasion?: ("workshop" | "relaxed_office" | "formal_office" | "on_stage" | "seated_work" | "outdoors" | "dinner" | "weekend" | "home" | "travel" | "ceremony") | null;
-            /** Code */
-            code?: ("none" | "relaxed" | "smart" | "formal" | "black" | "uniform" | "protective" | "religious") | null;
-            /** Celsius */
-            celsius?: number | null;
-            /**
-             * Rain
-             * @default false
-             */
-            rain: boolean;
-        };
-        /**
          * Pieces
          * @description Pieces to be judged: where they are worn, the rules that are outranked because somebody likes it so, and whether
          *     the hand still moves, so that mends can wait.
@@ -3164,6 +3340,28 @@ export interface components {
              * @default false
              */
             moving: boolean;
+        };
+        /**
+         * DoubtOut
+         * @description A measure that is estimated and could still turn the verdict.
+         */
+        DoubtOut: {
+            /** Measure */
+            measure: string;
+            /** Label */
+            label: string;
+            /**
+             * Low
+             * @enum {string}
+             */
+            low: "works" | "watch" | "against";
+            /**
+             * High
+             * @enum {string}
+             */
+            high: "works" | "watch" | "against";
+            /** Text */
+            text: string;
         };
         /** DoubtsOut */
         DoubtsOut: {
@@ -3359,191 +3557,6 @@ export interface components {
         Several: {
             /** Looks */
             looks: components["schemas"]["Pieces"][];
-        };
-        /**
-         * Liked
-         * @description An exception: a rule that speaks against the look, and who likes it so all the same.
-         */
-        Liked: {
-            /** Rule */
-            rule: string;
-            /**
-             * Who
-             * @default client
-             * @enum {string}
-             */
-            who: "client" | "stylist";
-            /** On */
-            on?: string | null;
-            /**
-             * Why
-             * @default
-             */
-            why: string;
-        };
-        /**
-         * LookFacts
-         * @description Tags, notes, what the client said, where it is worn, how it stands, and what was liked in spite of a rule.
-         */
-        LookFacts: {
-            /**
-             * Tags
-             * @default []
-             */
-            tags: string[];
-            /**
-             * Note
-             * @default
-             */
-            note: string;
-            /**
-             * Client Said
-             * @default
-             */
-            client_said: string;
-            /**
-             * @default {
-             *       "occasion": null,
-             *       "code": null,
-             *       "celsius": null,
-             *       "rain": false
-             *     }
-             */
-            setting: components["schemas"]["FiledSetting"];
-            /**
-             * Standing
-             * @default
-             * @enum {string}
-             */
-            standing: "" | "chosen" | "rejected";
-            /**
-             * Why Not
-             * @default
-             */
-            why_not: string;
-            /**
-             * Variant
-             * @default
-             * @enum {string}
-             */
-            variant: "" | "up" | "down" | "other";
-            /**
-             * Liked
-             * @default []
-             */
-            liked: components["schemas"]["Liked"][];
-        };
-        /** LookOut */
-        LookOut: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /**
-             * Client Id
-             * Format: uuid
-             */
-            client_id: string;
-            /** Name */
-            name: string;
-            /** Pieces */
-            pieces: components["schemas"]["PieceWords"][];
-            facts: components["schemas"]["LookFacts"];
-            /** Variant Of */
-            variant_of: string | null;
-            /** From Rack */
-            from_rack: {
-                [key: string]: string;
-            };
-            /** Version */
-            version: number;
-            /**
-             * Changed At
-             * Format: date-time
-             */
-            changed_at: string;
-            /** Changed By */
-            changed_by: string;
-        };
-        /**
-         * LookIn
-         * @description A look to keep. `from_rack` says by the place on the body which piece of the client's rack is worn there.
-         */
-        LookIn: {
-            /**
-             * Name
-             * @default
-             */
-            name: string;
-            /** Pieces */
-            pieces: components["schemas"]["PieceWords"][];
-            /**
-             * @default {
-             *       "tags": [],
-             *       "note": "",
-             *       "client_said": "",
-             *       "setting": {
-             *         "celsius": null,
-             *         "code": null,
-             *         "occasion": null,
-             *         "rain": false
-             *       },
-             *       "standing": "",
-             *       "why_not": "",
-             *       "variant": "",
-             *       "liked": []
-             *     }
-             */
-            facts: components["schemas"]["LookFacts"];
-            /** Variant Of */
-            variant_of?: string | null;
-            /**
-             * From Rack
-             * @default {}
-             */
-            from_rack: {
-                [key: string]: string;
-            };
-        };
-        /** LookChange */
-        LookChange: {
-            /**
-             * Name
-             * @default
-             */
-            name: string;
-            /** Pieces */
-            pieces: components["schemas"]["PieceWords"][];
-            /**
-             * @default {
-             *       "tags": [],
-             *       "note": "",
-             *       "client_said": "",
-             *       "setting": {
-             *         "celsius": null,
-             *         "code": null,
-             *         "occasion": null,
-             *         "rain": false
-             *       },
-             *       "standing": "",
-             *       "why_not": "",
-             *       "variant": "",
-             *       "liked": []
-             *     }
-             */
-            facts: components["schemas"]["LookFacts"];
-            /** Variant Of */
-            variant_of?: string | null;
-            /**
-             * From Rack
-             * @default {}
-             */
-            from_rack: {
-                [key: string]: string;
-            };
-            /** Version */
-            version: number;
         };
         /**
          * CheckMark
@@ -5848,7 +5861,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DoubtOut"] | components["schemas"]["Refusal"];
+                    "application/json": components["schemas"]["ReadingDoubtOut"] | components["schemas"]["Refusal"];
                 };
             };
         };
@@ -5939,214 +5952,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Described"];
-                };
-            };
-        };
-    };
-    studio_looks_api_assess: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                client_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Pieces"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["AssessmentOut"];
-                };
-            };
-        };
-    };
-    studio_looks_api_doubts: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                client_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Pieces"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["DoubtsOut"];
-                };
-            };
-        };
-    };
-    studio_looks_api_rail: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                client_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Pieces"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RailOut"];
-                };
-            };
-        };
-    };
-    studio_looks_api_remedies: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                client_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Pieces"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RemediesOut"];
-                };
-            };
-        };
-    };
-    studio_looks_api_views: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                client_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Pieces"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["OtherViewsOut"];
-                };
-            };
-        };
-    };
-    studio_looks_api_profile: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                client_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Pieces"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ProfileOut"];
-                };
-            };
-        };
-    };
-    studio_looks_api_tuck: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                client_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Pieces"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HowTo"];
-                };
-            };
-        };
-    };
-    studio_looks_api_compare: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                client_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Several"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ComparedOut"];
                 };
             };
         };
@@ -6263,6 +6068,214 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LookOut"];
+                };
+            };
+        };
+    };
+    studio_looks_advice_api_assess: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pieces"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AssessmentOut"];
+                };
+            };
+        };
+    };
+    studio_looks_advice_api_doubts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pieces"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoubtsOut"];
+                };
+            };
+        };
+    };
+    studio_looks_advice_api_rail: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pieces"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RailOut"];
+                };
+            };
+        };
+    };
+    studio_looks_advice_api_remedies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pieces"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemediesOut"];
+                };
+            };
+        };
+    };
+    studio_looks_advice_api_views: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pieces"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OtherViewsOut"];
+                };
+            };
+        };
+    };
+    studio_looks_advice_api_profile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pieces"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProfileOut"];
+                };
+            };
+        };
+    };
+    studio_looks_advice_api_tuck: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pieces"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HowTo"];
+                };
+            };
+        };
+    };
+    studio_looks_advice_api_compare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Several"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparedOut"];
                 };
             };
         };

@@ -53,9 +53,9 @@
     >
       {#each rail.shown as piece, i (piece.id)}
         {@const goes = rail.goes.get(piece.id)}
-        <li class="shrink-0 {i === rail.orphans && !studio.turned ? 'flex' : ''}">
+        <li class="relative shrink-0 {i === rail.orphans && !studio.turned ? 'pl-6' : ''}">
           {#if i === rail.orphans && !studio.turned}
-            <p class="apart" data-testid="orphans">do not go with this</p>
+            <p class="apart" data-testid="orphans">not with this</p>
           {/if}
           <button
             class="rail-piece"
@@ -93,9 +93,11 @@
   }
   /* Between what goes and what does not, along the rail. */
   .apart {
+    position: absolute;
+    inset: 3px auto 0 4px;
+    overflow: hidden;
     writing-mode: vertical-rl;
     transform: rotate(180deg);
-    margin: 3px 4px 0;
     padding-left: 3px;
     border-left: 1.5px dashed var(--color-rule);
     font-size: 0.75rem;

@@ -51,7 +51,7 @@
     <h2 id="views" class="heading text-lg">Where stylists differ here</h2>
     <button class="quiet text-sm" onclick={onclose}>Reasons <span class="key">Esc</span></button>
   </div>
-  <div class="min-h-0 grow overflow-y-auto pb-2" class:opacity-60={views.stale && views.told}>
+  <div class="relative min-h-0 grow overflow-y-auto pb-2" class:opacity-60={views.stale && views.told}>
     {#if trouble}<p role="alert" class="py-1 text-sm text-madder">{trouble}</p>{/if}
     {#if views.trouble}
       <p role="alert" class="py-2 text-sm">

@@ -25,7 +25,7 @@
     <h2 id="ways" class="heading text-lg">Ways to mend</h2>
     <button class="quiet text-sm" onclick={onclose}>Reasons <span class="key">Esc</span></button>
   </div>
-  <div class="min-h-0 grow overflow-y-auto pb-2" class:opacity-60={ways.stale && ways.told}>
+  <div class="relative min-h-0 grow overflow-y-auto pb-2" class:opacity-60={ways.stale && ways.told}>
     {#if ways.trouble}
       <p role="alert" class="py-2 text-sm">
         {ways.trouble} <button class="quiet" onclick={() => void ways.ask()}>Try again</button>

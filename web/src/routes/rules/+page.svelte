@@ -82,9 +82,9 @@
                   ...rule.schools.map((school) => `asks “${asks(school)}”, here: ${said(view(school))}`),
                 ].join(" · ")}
                 {#each house.bordersOf(rule) as border (border.key)}
-                  · <span class={border.drawn === border.usual ? "" : "font-semibold text-chalk"}
-                    >border {drawn(border, border.drawn, studio.unit)}</span
-                  >
+                  <span class={border.drawn === border.usual ? "" : "font-semibold text-chalk"}>
+                    · border {drawn(border, border.drawn, studio.unit)}
+                  </span>
                 {/each}
               </p>
               {#if house.open === rule.key}
