@@ -81,8 +81,9 @@
                   rule.source,
                   ...rule.schools.map((school) => `asks “${asks(school)}”, here: ${said(view(school))}`),
                 ].join(" · ")}
-                {#each house.bordersOf(rule) as border (border.key)}
-                  <span class={border.drawn === border.usual ? "" : "font-semibold text-chalk"}>
+                {#each house.bordersOf(rule) as border (border.key)}{" "}<span
+                    class={border.drawn === border.usual ? "" : "font-semibold text-chalk"}
+                  >
                     · border {drawn(border, border.drawn, studio.unit)}
                   </span>
                 {/each}
