@@ -133,3 +133,18 @@ def test_a_house_moves_a_border_and_sees_first_what_that_would_change(house: Hou
     assert "feet.weight" not in rules_of(now) and now["verdict"] == effect["looks"][0]["then"]
     far = house.api.ask("PATCH", "/studio", {"version": 2, "borders": {"heavy": 99}})
     assert far.status_code == 422 and "moved from" in far.told["message"]
+
+
+def test_a_preview_takes_the_client_to_stand_still_and_what_rests_does_not(house: House) -> None:
+    jeans = [{"is": "jeans", "inseam_cm": 79}]
+
+    def hem(**more: Any) -> float:
+        told = judged(house, jeans, **more)
+        return next(edge["height"] for edge in told["edges"] if edge["key"] == "leg_hem")
+
+    before = hem(moving=True)
+    assert before == hem()
+    mends = [{"mend" in finding for finding in judged(house, moving=moving)["findings"]} for moving in (True, False)]
+    assert mends == [{False}, {False, True}]
+    house.read("crotch_height", "84")
+    assert hem(moving=True) == before != hem()

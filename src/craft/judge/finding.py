@@ -49,6 +49,8 @@ class Finding:
     #: Somebody likes it so all the same; and whether, in this house, that outranks the rule.
     liked: bool = False
     outranked: bool = False
+    #: The rule that found it, as a house or a client leaves it out.
+    key: str = ""
 
     @property
     def codes(self) -> tuple[str, ...]:

@@ -199,7 +199,7 @@ def judge(outfit: Outfit, aims: Aims | None = None) -> Judgement:
     aims = aims or Aims()
     schools = outfit.schools
     found = [
-        _weighed(finding, schools, aims)
+        _weighed(replace(finding, key=rule.key), schools, aims)
         for rule in RULES
         if not schools.muted or rule.key not in schools.muted
         for finding in rule.check(outfit, aims)

@@ -6,7 +6,6 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from datetime import UTC, date, datetime, timedelta
 from functools import lru_cache
-from time import monotonic
 from typing import Any, Protocol
 
 from django.db.models import Count, Max, Q
@@ -134,22 +133,6 @@ def measures_from(known: Mapping[str, Known]) -> Measures:
 def measures_of(client: Client) -> Measures:
     """The client's measures today, for the craft; settled anew only when a reading came or went."""
     return _settled(client, open_session(client), today(), _mark(client))
-
-
-#: While a hand moves a hem, sixty times a second, the body is taken to stand still for so long, s.
-STANDS_STILL = 3.0
-_lately: dict[Any, tuple[float, Measures]] = {}
-
-
-def measures_lately(client: Client) -> Measures:
-    """The client's measures as they were a moment ago, for a preview that is asked again when the hand rests."""
-    held = _lately.get(client.pk)
-    now = monotonic()
-    if held is None or now - held[0] > STANDS_STILL:
-        if len(_lately) > 64:
-            _lately.clear()
-        held = _lately[client.pk] = (now, measures_of(client))
-    return held[1]
 
 
 def _mark(client: Client) -> tuple[int | None, ...]:

@@ -54,6 +54,8 @@ class MendOut(BaseModel):
 
 class FindingOut(BaseModel):
     rule: str
+    #: The rule as a house or a client leaves it out.
+    key: str
     code: str
     stance: Literal["for", "against", "caution"]
     weight: float
@@ -176,6 +178,7 @@ def _finding(finding: Finding, mend: Mend | None, unit: Unit, schools: Schools) 
     against = finding.stance == "against"
     return FindingOut(
         rule=finding.rule,
+        key=finding.key,
         code=finding.code,
         stance=finding.stance,
         weight=round(finding.weight, 2),

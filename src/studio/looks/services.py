@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
+from time import monotonic
 from typing import Any
 from uuid import UUID
 
@@ -25,7 +26,7 @@ from craft.look import Look as CraftLook
 from craft.look import Outfit, compose
 from craft.schools import Schools
 from craft.units import Unit
-from studio.bodies.known import measures_lately, measures_of
+from studio.bodies.known import measures_of
 from studio.concurrency import write
 from studio.looks.links import kept_links
 from studio.looks.models import Look
@@ -34,6 +35,10 @@ from studio.rack.models import RackPiece
 
 Pieces = list[Mapping[str, Any]]
 
+
+#: While a hand moves a hem, sixty times a second, a client is taken to stand still for so long, s; and so many of them.
+STANDS_STILL, MOST_HELD = 3.0, 64
+_lately: dict[tuple[Any, str], tuple[float, Client, Body]] = {}
 
 #: No setting said.
 ANYWHERE = Setting()
@@ -63,11 +68,26 @@ class Question:
 
 def worn_by(member: Member, client_id: Any, asked: Question) -> Worn:
     """A question on a client's body, by how they are judged. Raises UnknownWord."""
-    client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
+    client, body = _standing_still(member, client_id) if asked.moving else _as_known(member, client_id)
     look = CraftLook.of(asked.pieces)
     aims = replace(client.wishes, setting=asked.setting, liked=asked.liked)
-    measures = measures_lately(client) if asked.moving else measures_of(client)
-    return Worn(Body.of(measures), look, client.ways, aims, client.studio.unit)
+    return Worn(body, look, client.ways, aims, client.studio.unit)
+
+
+def _as_known(member: Member, client_id: Any) -> tuple[Client, Body]:
+    client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
+    return client, Body.of(measures_of(client))
+
+
+def _standing_still(member: Member, client_id: Any) -> tuple[Client, Body]:
+    """The client and body as they were a moment ago, for a preview that is asked again when the hand rests."""
+    key, now = (member.pk, str(client_id)), monotonic()
+    held = _lately.get(key)
+    if held is None or now - held[0] > STANDS_STILL:
+        if len(_lately) > MOST_HELD:
+            _lately.clear()
+        held = _lately[key] = (now, *_as_known(member, client_id))
+    return held[1:]
 
 
 def assess_for(member: Member, client_id: Any, asked: Question) -> tuple[Assessment, Unit]:

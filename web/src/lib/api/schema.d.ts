@@ -3260,6 +3260,8 @@ export interface components {
         FindingOut: {
             /** Rule */
             rule: string;
+            /** Key */
+            key: string;
             /** Code */
             code: string;
             /**

@@ -9,8 +9,11 @@
     onmend: (finding: Finding) => void;
     /** Somebody likes it so all the same, or no longer; where the look can be changed here. */
     onlike?: (finding: Finding) => void;
+    /** The rule is no longer asked of this client; and who that is. */
+    onleave?: (finding: Finding) => void;
+    forename?: string;
   }
-  const { assessment, onmend, onlike }: Props = $props();
+  const { assessment, onmend, onlike, onleave, forename = "this client" }: Props = $props();
   const scale = useScale();
 
   // With a client beside you only what is good is said.
@@ -96,6 +99,11 @@
               <button class="mend quiet text-left" onclick={() => like(finding)}>
                 {finding.liked ? "No longer" : "Liked all the same"}
               </button>
+              {#if onleave && !finding.liked}
+                <button class="mend quiet text-left" onclick={() => onleave(finding)}
+                  >Never for {forename}</button
+                >
+              {/if}
             </p>
           {/if}
         {/if}

@@ -125,6 +125,16 @@
     notice.say(inWords(way), { name: "Undo", run: () => void back("undo") });
   }
 
+  /** A rule that is not asked of this client: their own way, over the house's. */
+  function leaveOut(finding: Finding) {
+    held.ownWays({ muted: [...held.client.own_ways.muted, finding.key] });
+    void held.flush();
+    notice.say(`“${finding.title}” is not said of ${client.name} any more; Other views takes it up again.`, {
+      name: "Undo",
+      run: () => void back("undo"),
+    });
+  }
+
   /** Show something else beside the figure, or the reasons again. */
   const beside = (what: "ways" | "views") => (aside = aside === what ? "reasons" : what);
 
@@ -293,6 +303,8 @@
             {assessment}
             onmend={mend}
             onlike={step === "dress" ? (finding) => table.draft.like(finding.rule, finding.title) : undefined}
+            onleave={step === "dress" ? leaveOut : undefined}
+            forename={client.name.split(" ")[0]}
           />
         {/if}
       {/snippet}

@@ -16,6 +16,7 @@
   const views = $derived(table.views);
   const SAID = { works: "works", watch: "nearly works", against: "does not work yet" };
   const own = $derived(held.client.own_ways.schools);
+  const left = $derived(held.client.own_ways.muted);
   const house = $derived(studio.me?.studio.schools ?? {});
   const forename = $derived(held.client.name.split(" ")[0]);
   let trouble = $state<string | null>(null);
@@ -35,6 +36,11 @@
         undo: () => put(before),
         redo: () => put(after),
       });
+  }
+
+  async function askAgain(key: string) {
+    held.ownWays({ muted: left.filter((one) => one !== key) });
+    await held.flush();
   }
 
   async function takeForClient(school: string, position: string | null) {
@@ -92,12 +98,18 @@
         </p>
       {/each}
     {/if}
-    {#if Object.keys(own).length}
+    {#if Object.keys(own).length || left.length}
       <h3 class="heading mt-3">{forename}’s own views</h3>
       {#each Object.entries(own) as [school, position] (school)}
         <p class="flex items-baseline justify-between gap-2 text-sm" data-own-view={school}>
           <span>{said(school)}: {said(position)}</span>
           <button class="quiet" onclick={() => void takeForClient(school, null)}>As the house does</button>
+        </p>
+      {/each}
+      {#each left as key (key)}
+        <p class="flex items-baseline justify-between gap-2 text-sm" data-left-out={key}>
+          <span>left out: {said(key.replace(".", ", "))}</span>
+          <button class="quiet" onclick={() => void askAgain(key)}>Ask it again</button>
         </p>
       {/each}
     {/if}
