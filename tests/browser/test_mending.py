@@ -107,8 +107,12 @@ def test_what_is_liked_all_the_same_no_longer_counts_and_is_on_record(stylist: S
     stylist.rest()
     stylist.chord(Keys.CONTROL, "z")
     stylist.wait(lambda: not stylist.all("[data-liked='volume.contrast']"), "the exception taken back")
-    never = [one for one in row.find_elements("css selector", "button") if one.text == "Never for Ottoline"]
-    never[0].click()
+
+    def leave_out() -> bool:
+        buttons = stylist.find("[data-rule='volume.contrast']").find_elements("css selector", "button")
+        return next(one for one in buttons if one.text == "Never for Ottoline").click() is None
+
+    stylist.wait(leave_out, "the rule said again")
     stylist.wait(lambda: not stylist.all("[data-rule='volume.contrast']"), "a rule left out for her")
     stylist.rest()
     stylist.press("v")
