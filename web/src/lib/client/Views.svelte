@@ -82,7 +82,7 @@
               ? `Still ${SAID[view.then]}`
               : `${SAID[view.now]} here, ${SAID[view.then]} there`}
           </p>
-          {#each view.says as line (line)}<p class="text-sm leading-snug text-bark">{line}</p>{/each}
+          {#each view.says as line, at (at)}<p class="text-sm leading-snug text-bark">{line}</p>{/each}
           <p class="-ml-1 text-sm">
             <button class="quiet text-leaf" onclick={() => void takeForClient(view.school, view.position)}
               >Take it for {forename}</button

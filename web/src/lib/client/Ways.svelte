@@ -40,7 +40,7 @@
       <p class="py-2">No one or two changes make this look better. Another piece is the way from here.</p>
     {:else}
       <ul>
-        {#each ways.told as way, i (inWords(way))}
+        {#each ways.told as way, i (i)}
           <li class="border-b border-grain py-2" data-way={way.means}>
             <p class="flex items-baseline gap-2">
               <span class="shrink-0 text-xs text-bark">{MEANS[way.means]}</span>
@@ -48,7 +48,7 @@
                 <span class="translate-y-0.5"><Mark of={way.verdict} size={12} /></span>{THEN[way.verdict]}
               </span>
             </p>
-            {#each way.steps as step (step.text)}<p class="leading-snug">{step.text}</p>{/each}
+            {#each way.steps as step, at (at)}<p class="leading-snug">{step.text}</p>{/each}
             <p class="text-sm leading-snug text-bark">
               ends: {way.gone.join(", ").toLowerCase()}{way.new.length
                 ? `; brings: ${way.new.join(", ").toLowerCase()}`
