@@ -47,8 +47,8 @@ const send = (kind, at) =>
   );
 send('pointerdown', y);
 let at = 0;
-// Up, and back down again: the look is left as it was.
-const away = () => Math.min(at, arguments[0] - at);
+// Up, and back down again: the look is left as it was. No place twice, or an answer would change nothing on the screen.
+const away = () => Math.min(at, Math.max(0, arguments[0] - at - 0.5));
 const hand = setInterval(() => {
   if (at++ < arguments[0]) return send('pointermove', y - away());
   clearInterval(hand);

@@ -72,13 +72,8 @@ def _piece_fields() -> dict[str, Any]:
 
 #: A piece in the words of the craft. Built from the vocabulary, so that there is one list.
 PieceWords: Any = create_model(
-    "PieceWords",
-    __base__=Schema,
-    __config__=None,
-    **_piece_fields(),
+    "PieceWords", __config__=ConfigDict(extra="forbid", populate_by_name=True), **_piece_fields()
 )
-PieceWords.model_config = ConfigDict(extra="forbid", populate_by_name=True, from_attributes=True)
-PieceWords.model_rebuild(force=True)
 
 
 def said(piece: Any) -> dict[str, Any]:

@@ -290,6 +290,7 @@ describe("answers that follow a moving hand", () => {
     const answer = async (at: number) => {
       waiting.get(at)!(at);
       await settled();
+      await new Promise((drawn) => setTimeout(drawn));
     };
     for (const at of [1, 2, 3, 4]) following.move(at);
     expect([...waiting.keys()]).toEqual([1]);

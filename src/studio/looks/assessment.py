@@ -6,6 +6,7 @@ and reading it back through the interface's schemas took a third of the request.
 
 from __future__ import annotations
 
+from functools import lru_cache
 from typing import Any, Literal
 
 from pydantic import BaseModel
@@ -196,7 +197,9 @@ def _finding(finding: Finding, mend: Mend | None, unit: Unit, schools: Schools) 
     )
 
 
+@lru_cache(maxsize=512)
 def drawn(shape: Shape) -> DrawnShape:
+    """A shape as the screen draws it. While a hem moves, all but one are those of the question before."""
     # Our own points, of the right shape by construction: a rack has ten thousand of them.
     return DrawnShape.model_construct(
         key=shape.key,

@@ -18,7 +18,7 @@ Verdict = Literal["works", "watch", "against"]
 MOST_PIECES = 12
 
 
-class LookIn(Schema):
+class LookIn(BaseModel):
     """A look to keep. `from_rack` says by the place on the body which piece of the client's rack is worn there."""
 
     name: MaybeName = ""
@@ -45,7 +45,7 @@ class LookOut(Schema):
     changed_by: str
 
 
-class Pieces(Schema):
+class Pieces(BaseModel):
     """Pieces to be judged: where they are worn, the rules that are outranked because somebody likes it so, and whether
     the hand still moves, so that mends can wait."""
 
@@ -55,7 +55,7 @@ class Pieces(Schema):
     moving: bool = False
 
 
-class Described(Schema):
+class Described(BaseModel):
     """Pieces that were heard in a sentence."""
 
     pieces: list[PieceWords]
@@ -91,7 +91,7 @@ class DoubtsOut(BaseModel):
     doubts: list[DoubtOut]
 
 
-class Several(Schema):
+class Several(BaseModel):
     """Looks to hold up side by side."""
 
     looks: list[Pieces] = Field(min_length=2, max_length=4)

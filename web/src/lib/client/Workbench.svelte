@@ -37,6 +37,12 @@
     grid-area: panel;
     border-right: 1px solid var(--color-rule);
   }
+  /* Their size is the grid's: what changes in them moves nothing else. */
+  .panel,
+  .stage,
+  .side {
+    contain: strict;
+  }
   .stage {
     grid-area: stage;
   }

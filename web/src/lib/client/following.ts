@@ -29,8 +29,11 @@ export class Following<Question, Answer> {
       const question = this.#next;
       this.#next = null;
       const answer = await this.ask(question, hand).catch(() => null);
+      // Drawing takes as long as asking does: the next question is on its way before this answer is drawn.
+      setTimeout(() => {
+        if (answer !== null && !hand.aborted) this.show(answer);
+      });
       if (hand.aborted) return;
-      if (answer !== null) this.show(answer);
     }
     this.#hand = null;
   }

@@ -1,5 +1,6 @@
 /** The look table: the look on the figure, and what the engine says of it on this body. */
 import { api, ask, type Assessment, type Piece, type Schemas, type Slot } from "../api/client";
+import { shared } from "../api/shared";
 import { Compare } from "./compare.svelte";
 import { Draft, plain } from "./draft.svelte";
 import type { History } from "./history.svelte";
@@ -40,7 +41,7 @@ export class LookTable {
       const told = await this.#request(question, signal);
       return "data" in told ? told.data : null;
     },
-    (told: Assessment) => (this.assessment = told),
+    (told: Assessment) => (this.assessment = shared(this.assessment, told)),
   );
 
   constructor(
@@ -85,6 +86,8 @@ export class LookTable {
     const pieces = { ...this.draft.pieces };
     pieces[slot] = plain({ ...pieces[slot], ...words } as Piece);
     this.doubts = [];
+    // The hand does not rest: what was to be asked when it does would only hold up the answers to it.
+    clearTimeout(this.#resting);
     this.#following.move({ ...this.draft.askedOf(pieces), moving: true });
   }
 
@@ -100,7 +103,7 @@ export class LookTable {
       const told = await this.#request(question, asked.signal);
       if (asked.signal.aborted) return;
       if ("data" in told) {
-        this.assessment = told.data;
+        this.assessment = shared(this.assessment, told.data);
         this.trouble = null;
         this.#resting = setTimeout(() => void this.#doubt(question, asked.signal), RESTS);
       } else this.trouble = told.refusal.message;

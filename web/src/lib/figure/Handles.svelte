@@ -19,6 +19,8 @@
   );
   /** The edge in the hand, as it was when it was taken; where it is now is the table's to show. */
   let held = $state.raw<Edge | null>(null);
+  /** Where the stage begins on the screen, px: looked up once, since asking costs a layout. */
+  let above = 0;
   const heightOf = (edge: Edge) => (table.hand?.key === edge.key ? table.hand.at : edge.height);
 
   const meaning = (move: Moved) =>
@@ -35,15 +37,16 @@
   }
 
   function onpointerdown(event: PointerEvent, edge: Edge) {
-    (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
+    const handle = event.currentTarget as HTMLElement;
+    handle.setPointerCapture(event.pointerId);
+    above = handle.parentElement?.getBoundingClientRect().top ?? 0;
     held = edge;
   }
 
   function onpointermove(event: PointerEvent) {
     const piece = held && table.draft.pieces[held.slot];
     if (!held || !piece) return;
-    const box = (event.currentTarget as HTMLElement).parentElement?.getBoundingClientRect();
-    const at = scale.heightAt(event.clientY - (box?.top ?? 0));
+    const at = scale.heightAt(event.clientY - above);
     table.hand = { key: held.key, at };
     table.preview(held.slot, moved(held, piece, at, stature).words);
   }
@@ -79,7 +82,7 @@
         aria-valuetext="{length(edge.height, studio.unit)}, {edge.at}"
         title="Drag the {edge.name}, or ↑ ↓"
         data-handle={edge.key}
-        style:top="{scale.y(heightOf(edge)) - 12}px"
+        style:transform="translateY({scale.y(heightOf(edge)) - 12}px)"
         style:left="{right - 30}px"
         onpointerdown={(event) => onpointerdown(event, edge)}
         {onpointermove}
@@ -99,6 +102,7 @@
 <style>
   .handle {
     position: absolute;
+    top: 0;
     width: 24px;
     height: 24px;
     cursor: ns-resize;

@@ -17,6 +17,8 @@
   const ticks = $derived(Array.from({ length: Math.floor((scale.tall - 1) / step) + 1 }, (_, i) => i));
   const named = $derived(inches ? 4 : 10);
   const half = $derived(inches ? 2 : 5);
+  const long = (tick: number) => (tick % named === 0 ? 11 : tick % half === 0 ? 8 : 4);
+  const line = (tick: number) => `M${x - long(tick)} ${scale.y(tick * step)}H${x}`;
 
   const marks = $derived(landmarks.map((mark) => ({ ...mark, at: scale.y(mark.cm + lift) })));
   const places = $derived(
@@ -30,11 +32,10 @@
 </script>
 
 <g class="rule" aria-hidden="true">
-  <line x1={x} x2={x} y1={scale.y(scale.tall - 1)} y2={scale.floor} />
-  {#each ticks as tick (tick)}
-    {@const y = scale.y(tick * step)}
-    <line x1={x - (tick % named === 0 ? 11 : tick % half === 0 ? 8 : 4)} x2={x} y1={y} y2={y} />
-    {#if tick % named === 0}<text class="number" x={x - 14} y={y + 4} text-anchor="end">{tick}</text>{/if}
+  <!-- One line with all its ticks: two hundred elements would be laid out and painted with every change beside them. -->
+  <path class="ticks" d="M{x} {scale.y(scale.tall - 1)}V{scale.floor}{ticks.map(line).join('')}" />
+  {#each ticks.filter((tick) => tick % named === 0) as tick (tick)}
+    <text class="number" x={x - 14} y={scale.y(tick * step) + 4} text-anchor="end">{tick}</text>
   {/each}
 </g>
 <g aria-hidden="true">
@@ -59,7 +60,8 @@
 </g>
 
 <style>
-  .rule line {
+  .ticks {
+    fill: none;
     stroke: var(--color-bark);
     stroke-width: 1;
   }

@@ -21,6 +21,9 @@
   }
   const { assessment, name, chosen, onchoose, table, side = false }: Props = $props();
   const scale = useScale();
+  /** The body stands still while a hem moves: its marks are drawn anew only when they changed. */
+  const landmarks = $derived(assessment.landmarks);
+  const lift = $derived(assessment.lift);
   const RULE = 34;
   const LABELS = 120;
 
@@ -53,7 +56,7 @@
       {chosen}
       hand={table?.hand}
     />
-    <Rule landmarks={assessment.landmarks} lift={assessment.lift} x={RULE} />
+    <Rule {landmarks} {lift} x={RULE} />
   </svg>
   {#if table}<Handles {table} right={scale.width - LABELS} />{/if}
   <ol class="sr-only" aria-label="Edges, top to bottom">
