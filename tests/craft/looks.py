@@ -1,12 +1,17 @@
-"""The looks of the judged cases, composed: everything that the laws of judging are held against."""
+"""What the laws of judging and of advice are held against: the looks of the judged cases, composed, and looks drawn at
+random."""
 
 from __future__ import annotations
 
 from functools import lru_cache
 from pathlib import Path
 
+from hypothesis import strategies as st
+
 from craft.cases.read import Malformed, read_cases
 from craft.cases.run import aims_of, body_of
+from craft.cloth import Piece
+from craft.cloth.words import COLOURS, FIT, KINDS, PATTERN
 from craft.judge import Aims
 from craft.look import Look, Outfit, compose
 
@@ -26,3 +31,20 @@ def judged_looks() -> tuple[tuple[str, Outfit, Aims], ...]:
                     look = Look.of([*same, *case.body[part]])
                     found.append((case.id, compose(body_of(case.client), look, case.school), aims_of(case.client)))
     return tuple(found)
+
+
+@st.composite
+def looks(draw: st.DrawFn) -> Look:
+    """Any look: a base, perhaps a layer, shoes and things worn besides."""
+
+    def piece(slot: str) -> Piece:
+        words = {"is": draw(st.sampled_from(KINDS[slot])), "colour": draw(st.sampled_from(sorted(COLOURS)))}
+        if slot not in ("shoes", "extra", "swim"):
+            words["fit"] = draw(st.sampled_from(FIT))
+            if draw(st.booleans()):
+                words["pattern"] = draw(st.sampled_from(PATTERN))
+        return Piece.of(words)
+
+    base = ["one_piece"] if draw(st.booleans()) else ["bottom", "top"]
+    more = [slot for slot in ("layer", "shoes", "extra") if draw(st.booleans())]
+    return Look(tuple(piece(slot) for slot in (*base, *more)))

@@ -14,33 +14,15 @@ from craft.advise.rail import place_of, rank, with_piece
 from craft.assessment import picture
 from craft.body import Body, Measures, Quantity
 from craft.cloth import Piece
-from craft.cloth.words import COLOURS, FIT, KINDS, PATTERN
 from craft.draw.profile import draw_profile, side_of
 from craft.judge import RULES, Aims, Rule, judge
 from craft.judge.finding import Figure, Finding
 from craft.look import Look, Outfit, compose
 from craft.units import Sentence
-from tests.craft.looks import judged_looks
+from tests.craft.looks import judged_looks, looks
 from tests.craft.test_fit import bodies
 
 LOOKS = judged_looks()
-
-
-@st.composite
-def looks(draw: st.DrawFn) -> Look:
-    """Any look: a base, perhaps a layer, shoes and things worn besides."""
-
-    def piece(slot: str) -> Piece:
-        words = {"is": draw(st.sampled_from(KINDS[slot])), "colour": draw(st.sampled_from(sorted(COLOURS)))}
-        if slot not in ("shoes", "extra", "swim"):
-            words["fit"] = draw(st.sampled_from(FIT))
-            if draw(st.booleans()):
-                words["pattern"] = draw(st.sampled_from(PATTERN))
-        return Piece.of(words)
-
-    base = ["one_piece"] if draw(st.booleans()) else ["bottom", "top"]
-    more = [slot for slot in ("layer", "shoes", "extra") if draw(st.booleans())]
-    return Look(tuple(piece(slot) for slot in (*base, *more)))
 
 
 @given(bodies(), looks())

@@ -33,6 +33,11 @@ WIDE: Words = {"is": "trousers", "cut": "wide", "hem": "foot"}
 SKINNY: Words = {"is": "jeans", "cut": "skinny", "hem": "ankle"}
 TEE: Words = {"is": "tee", "tuck": "full"}
 LOAFERS: Words = {"is": "loafers"}
+NAVY: Words = {**JEANS, "colour": "navy"}
+CROPPED: Words = {"is": "jeans", "cut": "straight", "hem": "lower_calf"}
+LONG_TEE: Words = {"is": "tee", "fit": "oversized", "hem": "upper_thigh"}
+DRESS: Words = {"is": "dress", "cut": "shift", "hem": "above_knee", "colour": "navy"}
+BOOTS: Words = {"is": "ankle_boots", "colour": "black"}
 
 
 def found(rule: str, *pieces: Words, body: Body = BODY, aims: Aims | None = None, **school: str) -> Finding | None:
@@ -57,6 +62,7 @@ PAIRS: list[tuple[str, str, list[Words], Words]] = [
     ("volume.contrast", "for", [SKINNY, {"is": "shirt", "fit": "oversized"}], {"is": "shirt", "fit": "fitted"}),
     ("volume.waist", "for", [JEANS, TEE], {"is": "tee", "tuck": "none"}),
     ("volume.waist", "against", [WIDE, {"is": "shirt"}], {"is": "shirt", "tuck": "front"}),
+    ("volume.tuck_bulk", "against", [{**JEANS, "rise": "high"}, {**LONG_TEE, "tuck": "full"}], {**LONG_TEE, "tuck": "front"}),
     ("volume.tuck_bulk", "against", [JEANS, {"is": "knit", "fabric": ["chunky"], "tuck": "full"}], {"is": "knit", "fabric": ["chunky"], "tuck": "front"}),
     ("edges.proportion", "for", [{**JEANS, "rise": "high"}, TEE], {"is": "tee", "tuck": "none"}),
     ("edges.proportion", "against", [JEANS, {"is": "shirt", "hem": "hip"}], {"is": "shirt", "hem": "high_hip"}),
@@ -65,6 +71,7 @@ PAIRS: list[tuple[str, str, list[Words], Words]] = [
     ("edges.covers", "against", [{"is": "leggings"}, {"is": "tee"}], {"is": "tee", "hem": "upper_thigh"}),
     ("edges.gap", "against", [{**JEANS, "hem": "mid_calf"}, {"is": "ankle_boots", "shaft": "wide"}], {"is": "tall_boots"}),
     ("edges.gap", "for", [JEANS, {"is": "ankle_boots"}], LOAFERS),
+    ("edges.gap", "for", [CROPPED, {"is": "sock_boots", "shaft": "close"}], {"is": "ankle_boots", "shaft": "wide"}),
     ("edges.strap", "against", [JEANS, {"is": "sandals", "ankle_strap": True}], {"is": "sandals"}),
     ("feet.weight", "against", [WIDE, {"is": "ankle_boots", "bulk": "chunky"}], {"is": "ankle_boots", "bulk": "dainty"}),
     ("feet.weight", "for", [SKINNY, {"is": "knit"}, {"is": "trainers", "bulk": "chunky"}], {"is": "trainers"}),
@@ -72,6 +79,10 @@ PAIRS: list[tuple[str, str, list[Words], Words]] = [
     ("feet.sock", "against", [JEANS, LOAFERS, {"is": "socks", "colour": "white"}], {"is": "socks", "colour": "mid_blue"}),
     ("feet.sock", "for", [JEANS, {"is": "loafers", "colour": "black"}, {"is": "socks", "colour": "black"}], {"is": "socks", "length_cm": 4}),
     ("length.ankle", "for", [JEANS, {"is": "flats"}], {"is": "socks"}),
+    ("feet.tights", "for", [DRESS, BOOTS, {"is": "tights", "colour": "black"}], {"is": "tights", "colour": "cream"}),
+    ("feet.tights", "against", [DRESS, BOOTS, {"is": "tights", "colour": "red"}], {"is": "tights", "colour": "black"}),
+    ("feet.bare", "for", [DRESS, {"is": "pumps", "colour": "nude"}], {"is": "pumps", "colour": "black"}),
+    ("colour.again", "for", [NAVY, {**LOAFERS, "colour": "burgundy"}, {"is": "scarf", "colour": "burgundy"}], {"is": "scarf", "colour": "lime"}),
     ("feet.inside", "against", [{**WIDE, "worn": "inside"}, {"is": "tall_boots"}], WIDE),
     ("feet.inside", "for", [{**SKINNY, "worn": "inside"}, {"is": "tall_boots"}], SKINNY),
     ("feet.toe", "for", [WIDE, {"is": "flats", "toe": "pointed"}], {"is": "flats", "toe": "almond"}),
@@ -140,6 +151,31 @@ def test_cling_is_said_for_a_full_middle_or_a_zone_to_soften() -> None:
     assert found("volume.cling", JEANS, tight, body=OVAL) is not None
     assert found("volume.cling", JEANS, tight, aims=Aims.of({"soften": ["middle"]})) is not None
     assert found("volume.cling", JEANS, {"is": "tee"}, body=OVAL) is None
+
+
+def test_a_colour_by_the_face_is_weighed_by_how_far_it_lies_from_their_colouring() -> None:
+    def by_face(colour: str, **known: str) -> tuple[str, float] | None:
+        there = found("colour.face", JEANS, {**TEE, "colour": colour}, aims=Aims.of({}, known))
+        return (there.stance, there.weight) if there else None
+
+    assert by_face("black") is None and by_face("cream", depth="light") == ("for", 0.15)
+    hard, softer = by_face("black", depth="light"), by_face("soft_navy", depth="light")
+    assert hard and softer and hard[0] == softer[0] == "against" and hard[1] > softer[1]
+    assert by_face("black", depth="deep") == ("for", 0.15)
+
+
+def test_bare_skin_is_as_deep_as_the_client_says() -> None:
+    shoes = {"is": "flats", "colour": "chestnut"}
+    assert found("feet.bare", DRESS, shoes) is None
+    assert found("feet.bare", DRESS, shoes, aims=Aims.of({}, {"depth": "deep"})) is not None
+
+
+def test_a_high_leg_is_heard_where_length_is_wanted() -> None:
+    longer = Aims.of({"wants": ["lengthen_legs"]})
+    for detail, stance in (("high_leg", "for"), ("low_leg", "against")):
+        suit = {"is": "swimsuit", "swim_detail": [detail]}
+        told = found("swim.leg", suit, aims=longer)
+        assert told is not None and told.stance == stance and found("swim.leg", suit) is None
 
 
 def test_a_limit_is_a_caution_and_weighs_nothing() -> None:

@@ -9,6 +9,8 @@ from craft.body import Body
 from craft.cloth.words import HEM
 from craft.wear.bottom import CUTS, inseam_for
 from craft.wear.ease import HANGS_STRAIGHT, SLIM_STRAIGHT
+from craft.wear.landing import landed_height
+from craft.wear.over import over_hip
 
 #: How far an inseam may be off and still land on its word, cm: an ankle hem may be up to
 #: 2.5 cm higher (brief, section 4); a floor length has less play.
@@ -17,7 +19,9 @@ ANY_PLAY = (-1.5, 1.5)
 RISE_PLAY = 1.0
 #: A leg opening up to this much over the least that hangs straight still reads straight, cm.
 OPENING_PLAY = 6.0
-KINDS = ("jeans", "trousers")
+LEGS = ("jeans", "trousers", "leggings", "shorts")
+#: What a rise may be asked to reach, and the height that it is.
+RISE_TO = ("navel", "waist", "high_hip")
 
 Range = tuple[float, float]
 
@@ -27,28 +31,41 @@ class NoTarget(ValueError):
 
 
 def target(body: Body, ask: Mapping[str, Any]) -> dict[str, Range]:
-    """The figures to shop for, as ranges in cm, for a bottom that lands as asked.
+    """The figures to shop for, as ranges in cm, for a bottom or a dress that lands as asked. Raises NoTarget.
 
     >>> from craft.body import Measures
     >>> body = Body.of(Measures.of({"stature": 165, "crotch_height": 76, "narrow_ankle_height": 10.5}))
     >>> target(body, {"is": "jeans", "cut": "slim", "hem": "ankle"})["inseam_cm"]
     (63.0, 66.0)
     """
-    kind, cut = ask.get("is"), ask.get("cut", "straight")
-    if kind not in KINDS or cut not in CUTS:
+    kind, hem, heel = ask.get("is"), ask.get("hem"), float(ask.get("heel_cm", 0.0))
+    if hem is not None and hem not in HEM:
+        raise NoTarget(f"“{hem}” is not a known hem.")
+    if kind in ("skirt", "dress"):
+        return {"length_cm": _skirt_length(body, kind, hem, heel)} if hem else {}
+    cut = ask.get("cut", "straight")
+    if kind not in LEGS or cut not in CUTS:
         raise NoTarget(f"No target for {cut} {kind} yet.")
     found: dict[str, Range] = {}
-    if "hem" in ask:
-        if ask["hem"] not in HEM:
-            raise NoTarget(f"“{ask['hem']}” is not a known hem.")
-        inseam = inseam_for(body, cut, ask["hem"], float(ask.get("heel_cm", 0.0)))
-        shorter, longer = PLAY.get(ask["hem"], ANY_PLAY)
-        found["inseam_cm"] = (inseam + shorter, inseam + longer)
-    if ask.get("rise_at") == "navel":
-        rise = body.rise.along(body.height("navel"))
+    if hem is not None:
+        found["inseam_cm"] = _around(inseam_for(body, cut, hem, heel), hem)
+    if ask.get("rise_at") in RISE_TO:
+        rise = body.rise.along(body.height(ask["rise_at"]))
         found["front_rise_cm"] = (rise - RISE_PLAY, rise + RISE_PLAY)
     if ask.get("reads_as") in ("straight", "slim_straight"):
         ease = HANGS_STRAIGHT if ask["reads_as"] == "straight" else SLIM_STRAIGHT
         least = body.girth("calf") + ease
         found["leg_opening_min_cm"] = (least, least + OPENING_PLAY)
     return found
+
+
+def _around(figure: float, hem: str) -> Range:
+    shorter, longer = PLAY.get(hem, ANY_PLAY)
+    return figure + shorter, figure + longer
+
+
+def _skirt_length(body: Body, kind: str, hem: str, heel: float) -> Range:
+    """A skirt's length from the waist, a dress's from the high point of the shoulder: as wear_skirt lands them, backwards."""
+    waist = body.height("waist")
+    falls = waist + over_hip(body, waist) if kind == "skirt" else body.height("shoulder") + 0.5 * over_hip(body, waist)
+    return _around(falls + heel - landed_height(body, hem, heel), hem)

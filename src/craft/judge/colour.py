@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from craft.cloth.colour import difference, lightness
+from craft.cloth.colour import SAME_COLOUR, difference, lightness
 from craft.cloth.colouring import suits
 from craft.judge.aims import Aims
 from craft.judge.borders import Border
@@ -30,6 +30,8 @@ NEAR_MISS = 0.2
 ANCHORS = Border(
     "anchors", ("colour.foot",), "A shoe so much darker than the look holds the eye down", 0.35, 0.2, 0.6, "share"
 )
+#: What is worn on the leg answers no shoe: it lies beside it.
+LEGWEAR = ("tights", "socks")
 #: What answers a colour is within this distance of it.
 ANSWERS = 0.16
 
@@ -91,8 +93,9 @@ def foot(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         return
     at = shoes.cover.cm / 2
     apart = difference(shoes.colour, bottom.colour)
-    bare = outfit.skin > 25.0
-    if apart <= 0.14 and not bare:
+    # Between a skirt and a shoe the leg has a colour of its own: bare (feet.bare) or in tights (feet.tights).
+    apart_by_leg = outfit.below_hem > 25.0
+    if apart <= 0.14 and not apart_by_leg:
         figure = Figure("colour distance", apart, 0.14, "share")
         wanted = 0.1 if aims.wanted("lengthen_legs") else 0.0
         text = Sentence.of("Shoe and leg are near in colour: the leg runs on to the toe.")
@@ -100,6 +103,12 @@ def foot(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
             "feet.colour", "leg_line_whole", "for", 0.2 + wanted, "foot", at, figure, "Shoe continues the leg", text, None,
             ("leg_lengthened",),
         )  # fmt: skip
+        again = _accent(outfit, shoes.colour)
+        if again:
+            text = Sentence.of(f"The shoe's colour comes again in the {again}: it holds both ends of the look.")
+            yield Finding(
+                "colour.again", "colour_answered", "for", 0.15, "foot", at, figure, "Shoe answered above", text
+            )
         return
     darker = bottom_lightness(outfit) - lightness(shoes.colour)
     answer = _answered_by(outfit, shoes.colour)
@@ -129,10 +138,21 @@ def bottom_lightness(outfit: Outfit) -> float:
     return lightness(outfit.bottom.colour) if outfit.bottom else 1.0
 
 
+def _accent(outfit: Outfit, colour: str) -> str | None:
+    """What above the leg is of a shoe's very colour, where the leg itself is not."""
+    if outfit.bottom is None or difference(outfit.bottom.colour, colour) <= SAME_COLOUR / 2:
+        return None
+    above = [
+        piece for piece in outfit.look.pieces if piece.slot not in ("shoes", "bottom") and piece.kind not in LEGWEAR
+    ]
+    same = (piece.kind for piece in above if difference(piece.word("colour") or "grey", colour) <= SAME_COLOUR / 2)
+    return next(same, None)
+
+
 def _answered_by(outfit: Outfit, colour: str) -> str | None:
     """What of the look above repeats a colour."""
     above = [(area.piece.kind, area.colour) for area in outfit.areas if area.piece.slot not in ("shoes", "bottom")]
-    small = [(kind, piece.word("colour") or "") for kind, piece in outfit.extras.items()]
+    small = [(kind, piece.word("colour") or "") for kind, piece in outfit.extras.items() if kind not in LEGWEAR]
     for kind, other in (*above, *small):
         if other and difference(other, colour) <= ANSWERS:
             return kind
@@ -160,8 +180,9 @@ def _signals(colour: str) -> bool:
     return float(Color(hex_of(colour)).convert("oklch")["chroma"]) > 0.17
 
 
-#: A colour this near to the client's colouring does well by the face (0 to 1; W).
-FLATTERS = 0.15
+#: A colour this near to the client's colouring does well by the face; one further off than the second speaks before the
+#: face does, the more the further, up to the third (0 to 1; weight; W).
+FLATTERS, OVERPOWERS, MOST_BY_FACE = 0.15, 0.45, 0.2
 
 
 def near_face(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
@@ -172,9 +193,16 @@ def near_face(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     if colour is None or not aims.colouring:
         return
     off = suits(colour, dict(aims.colouring))
+    at = outfit.body.height("shoulder") + outfit.lift + 6.0
+    if off > OVERPOWERS:
+        figure = Figure("from their colouring", off, OVERPOWERS, "share")
+        text = Sentence.of("This colour lies far from their colouring: it is seen before the face is.")
+        weight = min(MOST_BY_FACE, 0.05 + 0.3 * (off - OVERPOWERS)) + (0.1 if "face" in aims.show else 0.0)
+        yield Finding(
+            "colour.face", "colour_unanswered", "against", weight, "face", at, figure, "Hard by the face", text
+        )
     if off > FLATTERS:
         return
-    at = outfit.body.height("shoulder") + outfit.lift + 6.0
     figure = Figure("from their colouring", off, FLATTERS, "share")
     text = Sentence.of("This colour goes with their colouring and brings out the face.")
     weight = 0.15 + (0.1 if "face" in aims.show else 0.0)

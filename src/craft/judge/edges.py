@@ -49,6 +49,9 @@ GAP_SHOWS = Border(
     "cm",
 )
 READS_AS_LEG = 22.0
+#: Straight cropped legs want a close, sock-like shaft (brief, section 8): up to so much ease it is close, and up to so much
+#: leg above it reads as ankle, cm (W).
+CLOSE_SHAFT, READS_AS_ANKLE = 1.5, 8.0
 
 
 def proportion(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
@@ -124,10 +127,10 @@ def top_hem(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
             "Hem on the fullest hip",
             text,
         )
-    yield from _seat(outfit, top, hip, hidden)
+    yield from _seat(outfit, aims, top, hip, hidden)
 
 
-def _seat(outfit: Outfit, top: WornTop, hip: float, hidden: bool) -> Iterator[Finding]:
+def _seat(outfit: Outfit, aims: Aims, top: WornTop, hip: float, hidden: bool) -> Iterator[Finding]:
     """Whether the top's hem covers the seat over a close leg, as leggings ask."""
     bottom = outfit.bottom
     if bottom is None or bottom.volume > 0.9:
@@ -142,19 +145,33 @@ def _seat(outfit: Outfit, top: WornTop, hip: float, hidden: bool) -> Iterator[Fi
     elif bottom.piece.kind == "leggings" and not any(layer.hem.cm <= hip - 1.0 for layer in outfit.layers):
         ends = "a top tucked into them leaves it bare" if hidden else "this one ends {by} above the fullest hip"
         text = Sentence.of(f"Leggings ask for a hem over the seat; {ends}.", by=max(0.0, -covers))
+        softened = 0.15 if aims.soften & {"hips", "seat"} else 0.0
         yield Finding(
-            "edges.covers", "covers_zone", "against", 0.6, "seat", top.side.cm, figure, "Seat uncovered", text
+            "edges.covers",
+            "covers_zone",
+            "against",
+            0.6 + softened,
+            "seat",
+            top.side.cm,
+            figure,
+            "Seat uncovered",
+            text,
         )
 
 
 def leg_gap(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     """Bare leg between a hem and a boot is a part of its own."""
     bottom, shoes = outfit.bottom, outfit.shoes
-    if bottom is None or not shoes.is_boot or bottom.inside:
+    if bottom is None or not shoes.is_boot or bottom.inside or outfit.below_hem > outfit.skin:
         return
     middle = bottom.hem.cm - outfit.skin / 2
     wide = shoes.shaft_ease is not None and shoes.shaft_ease > 3.5
-    if GAP_SHOWS.of(outfit) <= outfit.skin <= READS_AS_LEG:
+    if bottom.has_legs and 0.0 < outfit.skin <= READS_AS_ANKLE and (shoes.shaft_ease or 0.0) <= CLOSE_SHAFT:
+        figure = Figure("ease of the shaft", shoes.shaft_ease or 0.0, CLOSE_SHAFT)
+        text = Sentence.of("A close shaft under a cropped leg: the {gap} above it reads as ankle.", gap=outfit.skin)
+        yield Finding("edges.gap", "leg_line_whole", "for", 0.2, "ankle", middle, figure, "Close shaft, cropped leg", text,
+                      None, ("ankle_shown",))  # fmt: skip
+    elif GAP_SHOWS.of(outfit) <= outfit.skin <= READS_AS_LEG:
         figure = Figure("bare leg above the boot", outfit.skin, GAP_SHOWS.of(outfit))
         text = Sentence.of("{gap} of bare leg stands between hem and shaft and cuts the leg in two.", gap=outfit.skin)
         weight = 0.5 if wide else 0.2

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from craft.cloth.colour import difference
 from craft.judge.aims import Aims
 from craft.judge.borders import Border
 from craft.judge.finding import Figure, Finding
@@ -29,9 +28,6 @@ LIFTS = Border(
     6.0,
     "cm",
 )
-
-#: A sock shows from this much, cm; so near in colour it carries the line on (as a shoe does, colour.foot) (W).
-SOCK_SHOWS, CARRIES_ON = 1.5, 0.14
 
 
 def weight(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
@@ -193,30 +189,6 @@ def heel(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     elif bottom.reads_as == "flare" and shoes.toe != "pointed":
         text = Sentence.of("A flare without any lift asks for a pointed toe, or {heel} of heel.", heel=LIFTS.of(outfit))
         yield Finding("feet.heel", "heel_lift", "against", 0.25, "foot", at, figure, "Flare asks for lift", text)
-
-
-def sock(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
-    """A sock that is seen carries the line on where it is near the shoe or the leg in colour, and cuts it where it is not."""
-    bottom, shoes, end = outfit.bottom, outfit.shoes, outfit.sock
-    piece = outfit.extras.get("socks")
-    if piece is None or end is None or bottom is None or bottom.inside:
-        return
-    shown = min(bottom.hem.cm, end.cm) - shoes.cover.cm
-    if shown <= SOCK_SHOWS:
-        return
-    colour = piece.word("colour") or "grey"
-    nearest = min(
-        difference(colour, other) for other in (shoes.colour if shoes.piece else bottom.colour, bottom.colour)
-    )
-    figure = Figure("colour distance", nearest, CARRIES_ON, "share")
-    at = shoes.cover.cm + shown / 2
-    if nearest <= CARRIES_ON:
-        text = Sentence.of("{shown} of sock shows, near in colour to what it joins: the leg runs on.", shown=shown)
-        yield Finding("feet.sock", "leg_line_whole", "for", 0.15, "ankle", at, figure, "Sock carries the line on", text)
-    else:
-        wanted = 0.15 if aims.wanted("lengthen_legs") else 0.0
-        text = Sentence.of("{shown} of sock shows in a colour of its own: a band across the ankle.", shown=shown)
-        yield Finding("feet.sock", "leg_cut", "against", 0.2 + wanted, "ankle", at, figure, "Sock cuts the leg", text)
 
 
 def limits(outfit: Outfit, aims: Aims) -> Iterator[Finding]:

@@ -17,6 +17,7 @@ from craft.judge import (
     hems,
     layers,
     leg,
+    legwear,
     length,
     neck,
     pattern,
@@ -98,8 +99,10 @@ RULES: tuple[Rule, ...] = (
     Rule("feet", feet.inside, ("straight_into_tall_boot",)),
     Rule("feet", feet.toe),
     Rule("feet", feet.heel),
-    Rule("feet", feet.sock),
     Rule("feet", feet.limits),
+    Rule("feet", legwear.sock),
+    Rule("feet", legwear.tights),
+    Rule("feet", legwear.bare),
     Rule("hems", hems.place),
     Rule("hems", hems.boot),
     Rule("hems", hems.exposed),
@@ -143,6 +146,7 @@ RULES: tuple[Rule, ...] = (
     Rule("swim", swim.waist),
     Rule("swim", swim.pattern),
     Rule("swim", swim.torso),
+    Rule("swim", swim.leg),
 )
 
 #: Every border that a house may move.
@@ -163,8 +167,9 @@ def moved(borders: Mapping[str, float]) -> dict[str, float]:
     return {key: known[key].checked(value) for key, value in borders.items() if value != known[key].usual}
 
 
-#: A finding against of at least this weight decides alone; a score from the second works (W).
-DECIDES, WORKS = 0.5, 0.55
+#: A finding against of at least the first weight decides whatever else is good; of the second, where the score is below the
+#: third. A score from the fourth works (W).
+ALONE, DECIDES, UNLESS, WORKS = 0.72, 0.5, 0.75, 0.55
 #: How many leading reasons a verdict comes with.
 LEADING = 3
 
@@ -231,7 +236,7 @@ def _weighed(finding: Finding, schools: Schools, aims: Aims) -> Finding:
 
 def _verdict(found: list[Finding], score: float) -> Verdict:
     worst = max((finding.weight for finding in found if finding.counts_against), default=0.0)
-    if (worst >= DECIDES and score < 0.75) or score < 0.35:
+    if worst >= ALONE or (worst >= DECIDES and score < UNLESS) or score < 0.35:
         return "against"
     if score >= WORKS and worst < DECIDES:
         return "works"

@@ -123,3 +123,16 @@ def torso(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     elif helps or "low" in rises:
         text = "A low bottom, a high leg and a lifted bust give the torso length."
         yield _found(outfit, "swim.torso", "torso_lengthened", 0.35, "waist", "Lengthens the torso", text)
+
+
+def leg(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+    """A high leg lengthens the leg, a low one cuts it, where length is wanted."""
+    details = _details(outfit)
+    if not aims.wanted("lengthen_legs"):
+        return
+    if "high_leg" in details:
+        text = "The leg begins higher and reads longer."
+        yield _found(outfit, "swim.leg", "leg_lengthened", 0.3, "crotch", "High leg lengthens", text)
+    elif "low_leg" in details:
+        text = "The leg begins lower and reads shorter."
+        yield _found(outfit, "swim.leg", "leg_cut", -0.25, "crotch", "Low leg shortens", text)

@@ -21,6 +21,8 @@ LOOSE = Border(
     "loose", ("volume.contrast",), "Both halves at least this full read loose all over", 2.55, 2.0, 3.5, "scale"
 )
 APART = 1.0
+#: What close all over weighs at the border, and by how much more where there is no ease at all (W).
+CLOSE_LEAST, CLOSE_MORE = 0.35, 0.4
 #: A waist marked at least this clearly (0 to 1) counts as marked; below the second as lost.
 MARKED = Border("marked", ("volume.waist",), "A waist this clearly marked counts as marked", 0.55, 0.35, 0.85, "share")
 LOST = 0.15
@@ -45,7 +47,8 @@ def contrast(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     if above <= CLOSE.of(outfit) and below <= CLOSE.of(outfit):
         figure = Figure("the looser half", max(above, below), CLOSE.of(outfit), "scale")
         text = Sentence.of(f"Close all over ({pair}): nothing eases, and every line shows.")
-        weight = 0.5 + (0.15 if above + below < 0.8 else 0.0)
+        # The closer both are, the more: fitted over slim only lacks ease, tight over skinny leaves nothing.
+        weight = CLOSE_LEAST + CLOSE_MORE * (1 - (above + below) / (2 * CLOSE.of(outfit)))
         yield Finding(
             "volume.contrast",
             "all_close",

@@ -209,13 +209,18 @@ class Outfit:
         return None if self.break_at is None else self.break_at / self.height
 
     @cached_property
-    def skin(self) -> float:
-        """Bare leg between the lowest hem and the shoe, cm; nought where they meet."""
-        if self.bottom is None or self.bottom.inside or "tights" in self.extras:
+    def below_hem(self) -> float:
+        """Leg between the lowest hem and the shoe, bare or in tights, cm; nought where they meet."""
+        if self.bottom is None or self.bottom.inside:
             return 0.0
         lowest = min([self.bottom.hem.cm, *(layer.hem.cm for layer in self.layers if not layer.open)])
         gap = lowest - max(self.shoes.cover.cm, self.sock.cm if self.sock else 0.0)
         return gap if gap > JOINED else 0.0
+
+    @property
+    def skin(self) -> float:
+        """Bare leg between the lowest hem and the shoe, cm."""
+        return 0.0 if "tights" in self.extras else self.below_hem
 
 
 def compose(body: Body, look: Look, schools: Schools | None = None, like: Outfit | None = None) -> Outfit:

@@ -39,6 +39,8 @@ CUT_HEM = {"longline": "seat", "cropped": "waist"}
 CUT_FIT = {"boxy": "relaxed", "sheath": "fitted", "pencil": "fitted", "shift": "relaxed", "ruched": "fitted"}
 #: Cuts that mark a waist by themselves, 0 to 1 (W).
 CUT_MARKS = {"wrap": 0.7, "sheath": 0.6, "pencil": 0.6, "peplum": 0.7, "empire": 0.45, "a_line": 0.45, "pleated": 0.45}
+#: Of a very long top what hangs further than this under the band rolls up behind, so much a cm (brief, section 5; W).
+LIES_FLAT, ROLLS = 18.0, 0.02
 CLOTH_THICKNESS = {"chunky": 0.9, "substantial": 0.5, "thin": 0.05, "satin": 0.06, "crochet": 0.35}
 
 
@@ -126,12 +128,19 @@ def wear_top(body: Body, piece: Piece, lift: float, waistband: Landing | None) -
         chest=body.girth("bust") * (1 + ease),
         volume=max(0.0, min(4.0, loose + (style.volume if loose > 1 else 0.0))),
         marks_waist=max(style.marks, own_waist),
-        bulk=0.0 if tuck == "bra" else thickness * (style.front + style.side + style.back) / 3 * (0.6 + 0.15 * loose),
+        bulk=0.0 if tuck == "bra" else _bulk(style, thickness, loose, waistband.cm - hem.cm if waistband else 0.0),
         blouse=style.blouse if loose > 1 else 0.0,
         sleeve=piece.word("sleeve") or row.sleeve,
         neck=piece.word("neck") or row.neck,
         thickness=thickness,
     )
+
+
+def _bulk(style: TuckRow, thickness: float, loose: float, under: float) -> float:
+    """How much cloth is pushed under the band: by its thickness and ease, and behind by what hangs `under` the band, cm."""
+    pushed = (style.front + style.side + style.back) / 3
+    rolled = style.back * ROLLS * max(0.0, under - LIES_FLAT)
+    return (thickness * pushed + rolled * min(1.0, thickness / 0.12)) * (0.6 + 0.15 * loose)
 
 
 def _hem(body: Body, piece: Piece, lift: float, cut: str, row: TopRow) -> Landing:
