@@ -210,6 +210,15 @@ describe("the look on the figure", () => {
     expect([draft.id, draft.looks.map((look) => look.name)]).toEqual(["v", ["Town, dressed up", "Town"]]);
   });
 
+  it("makes no variant of a look that cannot be kept, says so, and loses nothing", async () => {
+    draft.wear([{ is: "jeans" }] as Piece[], "jeans");
+    await draft.keep();
+    draft.rename("Town");
+    on("PUT", "/api/looks/l", () => refuse(0, "The server does not answer."));
+    expect(await draft.vary("down")).toContain("not kept yet");
+    expect([draft.id, draft.name, draft.facts.variant, sent(NEW).length]).toEqual(["l", "Town", "", 1]);
+  });
+
   it("is asked about where it is worn and with what is liked; typing is one step back", async () => {
     draft.wear([{ is: "jeans" }] as Piece[], "jeans");
     draft.say({ setting: { ...NOTHING_SAID.setting, occasion: "dinner" } }, "where it is worn");

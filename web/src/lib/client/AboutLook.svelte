@@ -1,6 +1,7 @@
 <script lang="ts">
   /** What is known of a look beside its pieces: where it is worn, notes, how it stands, what it is a variant of. */
   import { studio } from "../studio.svelte";
+  import { notice } from "../ui/notice.svelte";
   import Word from "../ui/Word.svelte";
   import { celsiusOf, degrees, inScale } from "../units";
   import type { Draft } from "./draft.svelte";
@@ -55,6 +56,15 @@
     draft.say({ tags: [...new Set(tags)] }, "the tags");
   }
 
+  async function vary(variant: (typeof VARY)[number][0]) {
+    const trouble = await draft.vary(variant);
+    if (trouble) notice.say(trouble);
+  }
+
+  const LINES = [
+    ["note", "note", "the note"],
+    ["client_said", "they said", "what the client said"],
+  ] as const;
   const write = (key: "note" | "client_said" | "why_not", text: string, name: string) =>
     draft.say({ [key]: text } as Partial<Facts>, name, key);
   const exception = (rule: string, change: Partial<Facts["liked"][number]>) =>
@@ -121,26 +131,18 @@
       onchange={(event) => tag(event.currentTarget.value)}
     />
   </label>
-  <label class="line">
-    <span>note</span>
-    <textarea
-      class="field resize-none"
-      rows="1"
-      maxlength={MOST}
-      data-said={facts.note ? "true" : "false"}
-      value={facts.note}
-      oninput={(event) => write("note", event.currentTarget.value, "the note")}></textarea>
-  </label>
-  <label class="line">
-    <span>they said</span>
-    <textarea
-      class="field resize-none"
-      rows="1"
-      maxlength={MOST}
-      data-said={facts.client_said ? "true" : "false"}
-      value={facts.client_said}
-      oninput={(event) => write("client_said", event.currentTarget.value, "what the client said")}></textarea>
-  </label>
+  {#each LINES as [key, word, name] (key)}
+    <label class="line">
+      <span>{word}</span>
+      <textarea
+        class="field resize-none"
+        rows="1"
+        maxlength={MOST}
+        data-said={facts[key] ? "true" : "false"}
+        value={facts[key]}
+        oninput={(event) => write(key, event.currentTarget.value, name)}></textarea>
+    </label>
+  {/each}
   <div class="col-span-2 mt-1 flex items-center gap-1" role="group" aria-label="How the look stands">
     {#each STANDINGS as [standing, word] (standing)}
       <button
@@ -195,11 +197,8 @@
     {/if}
     <div class="flex flex-wrap gap-x-1">
       {#each VARY as [variant, word] (variant)}
-        <button
-          class="quiet"
-          disabled={!draft.list.length}
-          data-vary={variant}
-          onclick={() => void draft.vary(variant)}>{word}</button
+        <button class="quiet" disabled={!draft.list.length} data-vary={variant} onclick={() => vary(variant)}
+          >{word}</button
         >
       {/each}
     </div>

@@ -143,16 +143,18 @@ export class Draft {
     this.say({ liked }, `${held ? "no longer liking" : "liking"} “${title}” all the same`);
   }
 
-  /** Go on with a copy of the look as a variant of it; the look itself stays as it is. */
-  async vary(variant: Exclude<Variant, "">): Promise<void> {
+  /** Go on with a copy of the look as a variant of it; the look itself stays as it is. Says why not, where that fails. */
+  async vary(variant: Exclude<Variant, "">): Promise<string | null> {
     await this.keep();
-    if (this.id === null || this.saving !== "kept") return;
+    if (this.id === null || this.saving !== "kept")
+      return "The look it starts from is not kept yet, so there is no variant of it. Nothing is lost.";
     this.variantOf = this.id;
     this.id = null;
     this.version = 0;
     this.facts = { ...this.facts, variant, standing: "", why_not: "" };
     this.#become({ ...this.#snapshot(), name: `${this.name || "Unnamed look"}, ${VARIANTS[variant]}` });
     await this.keep();
+    return null;
   }
 
   #snapshot(): Snapshot {
