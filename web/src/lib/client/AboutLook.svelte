@@ -65,6 +65,7 @@
     ["note", "note", "the note"],
     ["client_said", "they said", "what the client said"],
   ] as const;
+  const WHY_NOT = ["why_not", "why not", "why it was rejected"] as const;
   const write = (key: "note" | "client_said" | "why_not", text: string, name: string) =>
     draft.say({ [key]: text } as Partial<Facts>, name, key);
   const exception = (rule: string, change: Partial<Facts["liked"][number]>) =>
@@ -74,6 +75,19 @@
       `liked ${rule} ${Object.keys(change).join()}`,
     );
 </script>
+
+{#snippet line([key, word, name]: (typeof LINES)[number] | typeof WHY_NOT)}
+  <label class="line">
+    <span>{word}</span>
+    <textarea
+      class="field resize-none"
+      rows="1"
+      maxlength={MOST}
+      data-said={facts[key] ? "true" : "false"}
+      value={facts[key]}
+      oninput={(event) => write(key, event.currentTarget.value, name)}></textarea>
+  </label>
+{/snippet}
 
 <div class="grid grid-cols-2 gap-x-3 pb-1" data-testid="about">
   <Word
@@ -131,18 +145,7 @@
       onchange={(event) => tag(event.currentTarget.value)}
     />
   </label>
-  {#each LINES as [key, word, name] (key)}
-    <label class="line">
-      <span>{word}</span>
-      <textarea
-        class="field resize-none"
-        rows="1"
-        maxlength={MOST}
-        data-said={facts[key] ? "true" : "false"}
-        value={facts[key]}
-        oninput={(event) => write(key, event.currentTarget.value, name)}></textarea>
-    </label>
-  {/each}
+  {#each LINES as one (one[0])}{@render line(one)}{/each}
   <div class="col-span-2 mt-1 flex items-center gap-1" role="group" aria-label="How the look stands">
     {#each STANDINGS as [standing, word] (standing)}
       <button
@@ -154,16 +157,7 @@
     {/each}
   </div>
   {#if facts.standing === "rejected"}
-    <label class="line">
-      <span>why not</span>
-      <input
-        class="field"
-        maxlength={MOST}
-        data-said={facts.why_not ? "true" : "false"}
-        value={facts.why_not}
-        oninput={(event) => write("why_not", event.currentTarget.value, "why it was rejected")}
-      />
-    </label>
+    {@render line(WHY_NOT)}
   {/if}
   {#each facts.liked as one (one.rule)}
     <div class="col-span-2 mt-1 flex flex-wrap items-baseline gap-x-2 text-sm" data-liked={one.rule}>
@@ -178,14 +172,14 @@
         <option value="stylist">the stylist</option>
       </select>
       <button class="quiet" onclick={() => draft.like(one.rule, titleOf(one.rule))}>No longer</button>
-      <input
-        class="field"
+      <textarea
+        class="field resize-none"
+        rows="1"
         aria-label="Why it is liked"
         placeholder="why"
         maxlength={MOST}
         value={one.why}
-        oninput={(event) => exception(one.rule, { why: event.currentTarget.value })}
-      />
+        oninput={(event) => exception(one.rule, { why: event.currentTarget.value })}></textarea>
     </div>
   {/each}
   <div class="col-span-2 mt-1.5 border-t border-grain pt-1 text-sm">

@@ -2,7 +2,7 @@
   /** The look's name, and what stands in the way of keeping it. */
   import type { Schemas } from "../api/client";
   import { studio } from "../studio.svelte";
-  import { inScale, temperature } from "../units";
+  import { inScale, said, temperature } from "../units";
   import AboutLook from "./AboutLook.svelte";
   import { reads, settingSaid } from "./facts";
   import type { LookTable } from "./table.svelte";
@@ -25,7 +25,8 @@
       .join(" · "),
   );
   const titleOf = (rule: string) =>
-    told?.findings.find((finding) => finding.rule === rule)?.title ?? rule.replace(/^\w+\./, "");
+    told?.findings.find((finding) => finding.rule === rule)?.title ??
+    `${said(rule.replace(".", ", "))} (nothing of it now)`;
 
   export function focusName() {
     input.focus();

@@ -55,7 +55,9 @@
 <section aria-labelledby="views" class="flex h-full flex-col px-4 pt-2" aria-busy={views.stale}>
   <div class="flex items-baseline justify-between border-b border-grain pb-1">
     <h2 id="views" class="heading text-lg">Where stylists differ here</h2>
-    <button class="quiet text-sm" onclick={onclose}>Reasons <span class="key">Esc</span></button>
+    <button class="quiet shrink-0 text-sm whitespace-nowrap" onclick={onclose}
+      >Reasons <span class="key">Esc</span></button
+    >
   </div>
   <div class="relative min-h-0 grow overflow-y-auto pb-2" class:opacity-60={views.stale && views.told}>
     {#if trouble}<p role="alert" class="py-1 text-sm text-madder">{trouble}</p>{/if}

@@ -23,7 +23,9 @@
 <section aria-labelledby="ways" class="flex h-full flex-col px-4 pt-2" aria-busy={ways.stale}>
   <div class="flex items-baseline justify-between border-b border-grain pb-1">
     <h2 id="ways" class="heading text-lg">Ways to mend</h2>
-    <button class="quiet text-sm" onclick={onclose}>Reasons <span class="key">Esc</span></button>
+    <button class="quiet shrink-0 text-sm whitespace-nowrap" onclick={onclose}
+      >Reasons <span class="key">Esc</span></button
+    >
   </div>
   <div class="relative min-h-0 grow overflow-y-auto pb-2" class:opacity-60={ways.stale && ways.told}>
     {#if ways.trouble}

@@ -22,6 +22,9 @@
   /** Where the stage begins on the screen, px: looked up once, since asking costs a layout. */
   let above = 0;
   const heightOf = (edge: Edge) => (table.hand?.key === edge.key ? table.hand.at : edge.height);
+  /** Half of a handle, px: one for a hem on the floor stands on the floor. */
+  const HALF = 12;
+  const topOf = (edge: Edge) => Math.min(scale.y(heightOf(edge)), scale.height - HALF) - HALF;
 
   const meaning = (move: Moved) =>
     move.figure
@@ -82,7 +85,7 @@
         aria-valuetext="{length(edge.height, studio.unit)}, {edge.at}"
         title="Drag the {edge.name}, or ↑ ↓"
         data-handle={edge.key}
-        style:transform="translateY({scale.y(heightOf(edge)) - 12}px)"
+        style:transform="translateY({topOf(edge)}px)"
         style:left="{right - 30}px"
         onpointerdown={(event) => onpointerdown(event, edge)}
         {onpointermove}
@@ -111,6 +114,14 @@
     background: var(--color-paper);
     border: 1px solid var(--color-rule);
     border-radius: 2px;
+  }
+  /* A finger needs more than what is drawn. */
+  @media (pointer: coarse) {
+    .handle::after {
+      position: absolute;
+      inset: -10px;
+      content: "";
+    }
   }
   .handle svg {
     fill: var(--color-bark);
