@@ -114,7 +114,7 @@ def test_no_rule_is_without_a_look_that_it_speaks_of() -> None:
         (SHORT, [{"is": "jeans", "rise": "very_high"}]),
         (BODY, [{"is": "jeans", "cut": "straight", "leg_opening_cm": 36}, {"is": "pumps", "heel": "high"}]),
     ]
-    dinner = Aims.of({"wont": ["heels"], "wants": ["look_smart"]})
+    dinner = Aims.of({"wont": ["heels"], "wants": ["look_smart", "comfort"]})
     dinner = replace(dinner, setting=Setting.of("dinner", celsius=4.0, rain=True))
     outfits = [(compose(body, Look.of(list(pieces))), dinner) for body, pieces in special]
     outfits += [(compose(BODY, Look.of(list(pieces))), Aims()) for _, _, pieces, _ in PAIRS]
@@ -168,6 +168,38 @@ def test_bare_skin_is_as_deep_as_the_client_says() -> None:
     shoes = {"is": "flats", "colour": "chestnut"}
     assert found("feet.bare", DRESS, shoes) is None
     assert found("feet.bare", DRESS, shoes, aims=Aims.of({}, {"depth": "deep"})) is not None
+
+
+@pytest.mark.parametrize(
+    ("aims", "rule", "stance", "pieces", "instead"),
+    [
+        ({"soften": ["middle"]}, "cloth.shows", "against", [JEANS, {"is": "blouse", "fabric": ["sheer"]}], {"is": "blouse"}),
+        ({"wants": ["comfort"]}, "register.comfort", "for", [WIDE, {"is": "shirt"}, LOAFERS], {"is": "pumps", "heel": "high"}),
+        ({"wants": ["comfort"]}, "register.comfort", "against", [WIDE, TEE, {"is": "pumps", "heel": "high"}], LOAFERS),
+        ({"wants": ["comfort"]}, "register.comfort", "against", [SKINNY, TEE], WIDE),
+        ({"wont": ["tight"]}, "limits.tight", "against", [SKINNY, TEE], WIDE),
+        ({"wont": ["short_hems"]}, "limits.short", "against", [{"is": "skirt", "hem": "mid_thigh"}], {"is": "skirt"}),
+        ({"wont": ["heels"]}, "limits.heels", "against", [JEANS, {"is": "pumps", "heel": "mid"}], LOAFERS),
+    ],
+)  # fmt: skip
+def test_what_is_wanted_and_what_is_not_worn_are_heard(
+    aims: Words, rule: str, stance: str, pieces: list[Words], instead: Words
+) -> None:
+    known = Aims.of(aims)
+    there = found(rule, *pieces, aims=known)
+    assert there is not None and there.stance == stance
+    slot = Look.of([instead]).pieces[0].slot
+    rest = [words for words in pieces if Look.of([words]).pieces[0].slot != slot]
+    gone = found(rule, *rest, instead, aims=known)
+    assert (gone is None or gone.stance != stance) and found(rule, *pieces) is None
+
+
+def test_skin_tight_both_ways_reads_dated_the_more_where_current_is_wanted() -> None:
+    tight = [SKINNY, {"is": "tee", "fit": "tight"}]
+    plain, wanted = (found("volume.contrast", *tight, aims=Aims.of({"wants": w})) for w in ([], ["look_current"]))
+    fitted = found("volume.contrast", JEANS, {"is": "tee", "fit": "fitted"})
+    assert plain and wanted and fitted and "dated" in plain.codes and "dated" not in fitted.codes
+    assert wanted.weight > plain.weight > fitted.weight
 
 
 def test_a_high_leg_is_heard_where_length_is_wanted() -> None:

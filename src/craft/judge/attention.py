@@ -116,6 +116,8 @@ def assets(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
 
 #: Bare leg from which it is shown, cm (W).
 PLENTY = 25.0
+#: What a client will not wear weighs more than any one thing that is good about it (W).
+WONT = 0.7
 
 
 def limits(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
@@ -126,7 +128,7 @@ def limits(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         at = (tight[0].high + tight[0].low) / 2
         figure = Figure("volume", tight[0].volume, 1.0, "scale")
         text = Sentence.of(f"The {tight[0].piece.kind} is skin-tight, which this client does not wear.")
-        yield Finding("limits.tight", "clings", "against", 0.4, "whole", at, figure, "Tighter than they wear", text)
+        yield Finding("limits.tight", "clings", "against", WONT, "whole", at, figure, "Tighter than they wear", text)
     knee = body.height("knee") + lift
     if "short_hems" in aims.wont and bottom is not None and bottom.hem.cm > knee + 4.0:
         figure = Figure("hem above the knee", bottom.hem.cm - knee, 4.0)
@@ -134,7 +136,15 @@ def limits(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
             "The hem ends {off} above the knee, shorter than this client wears.", off=bottom.hem.cm - knee
         )
         yield Finding(
-            "limits.short", "covers_zone", "against", 0.4, "knee", bottom.hem.cm, figure, "Shorter than they wear", text
+            "limits.short",
+            "covers_zone",
+            "against",
+            WONT,
+            "knee",
+            bottom.hem.cm,
+            figure,
+            "Shorter than they wear",
+            text,
         )
     rise = outfit.shoes.rise_of_foot
     if "heels" in aims.wont and rise >= 2.5:
@@ -144,7 +154,7 @@ def limits(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
             "limits.heels",
             "heel_lift",
             "against",
-            0.45,
+            WONT,
             "foot",
             outfit.shoes.heel / 2,
             figure,

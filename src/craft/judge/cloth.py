@@ -6,6 +6,7 @@ from collections.abc import Iterator
 
 from craft.body.proportions import GIRTH_ROWS
 from craft.cloth.stretch import stretch
+from craft.cloth.words import said
 from craft.fit.cloth_checks import sheer
 from craft.judge.aims import Aims
 from craft.judge.finding import Figure, Finding
@@ -69,6 +70,23 @@ def upper_clings(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     elif top.volume >= SKIMS:
         text = Sentence.of("There is ease over the middle: it skims.")
         yield Finding("cloth.skims_middle", "skims", "for", 0.2, "middle", at, figure, "Skims the middle", text)
+
+
+def upper_shows(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+    """A top that shows what is under it, over a zone to soften, with nothing between."""
+    top = outfit.top
+    kept = aims.soften & {"middle", "bust", "upper_arms"}
+    if top is None or not kept or not sheer(top.piece) or len(outfit.look.all("top")) > 1:
+        return
+    if outfit.outer is not None and not outfit.outer.open:
+        return
+    zone = min(kept)
+    at = height_of(outfit, zone)
+    figure = Figure("volume of the top", top.volume, ON_THE_LEG, "scale")
+    text = Sentence.of(f"The cloth lets the {said(zone)} be seen through it: line it, or wear something under it.")
+    weight = 0.4 if top.volume <= SKIMS else 0.25
+    yield Finding("cloth.shows", "sheer", "against", weight, zone, at, figure, "Shows through above", text, None,
+                  ("draws_to_zone",))  # fmt: skip
 
 
 def bags(outfit: Outfit, aims: Aims) -> Iterator[Finding]:

@@ -185,7 +185,8 @@ def heel(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         )
         if bottom.volume <= 0.6 and shoes.piece.word("heel_shape") == "stiletto" and shoes.heel >= HEEL_CM["high"] - 1:
             text = Sentence.of("A high thin heel with a skin-tight leg reads of another decade; a kitten heel fits.")
-            yield Finding("feet.dated", "dated", "against", 0.3, "foot", at, figure, "Reads dated", text)
+            weight = 0.3 + (0.2 if aims.wanted("look_current") else 0.0)
+            yield Finding("feet.dated", "dated", "against", weight, "foot", at, figure, "Reads dated", text)
     elif bottom.reads_as == "flare" and shoes.toe != "pointed":
         text = Sentence.of("A flare without any lift asks for a pointed toe, or {heel} of heel.", heel=LIFTS.of(outfit))
         yield Finding("feet.heel", "heel_lift", "against", 0.25, "foot", at, figure, "Flare asks for lift", text)

@@ -43,6 +43,33 @@ def smart(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         yield Finding("register.smart", "smart", "against", weight, "whole", at, figure, "Reads casual", text)
 
 
+#: Cloth up to this full presses, and from the second it leaves room (0 to 4); a heel from so many cm tires (W).
+PRESSES, ROOMY, TIRES = 0.6, 1.5, 6.0
+
+
+def comfort(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+    """A client who wants comfort: room to move on a low heel, nothing that presses."""
+    bottom = outfit.bottom
+    if not aims.wanted("comfort") or bottom is None:
+        return
+    least = min(bottom.volume, outfit.top.volume if outfit.top else bottom.volume)
+    rise = outfit.shoes.rise_of_foot
+    at = outfit.body.height("waist") + outfit.lift
+    figure = Figure("the closest of it", least, PRESSES, "scale")
+    if rise >= TIRES:
+        told = Figure("heel over the ball", rise, TIRES)
+        text = Sentence.of("A heel of {rise} over the ball tires; wanted is comfort.", rise=rise)
+        yield Finding(
+            "register.comfort", "heel_lift", "against", 0.3, "foot", outfit.shoes.heel / 2, told, "Heel tires", text
+        )
+    elif least <= PRESSES:
+        text = Sentence.of("Skin-tight cloth presses through a long day; wanted is comfort.")
+        yield Finding("register.comfort", "clings", "against", 0.25, "waist", at, figure, "Presses", text)
+    elif least >= ROOMY:
+        text = Sentence.of("There is room to move and the foot stands low.")
+        yield Finding("register.comfort", "skims", "for", 0.2, "waist", at, figure, "Room to move", text)
+
+
 def code(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     """The dress code of where it is worn: kept, too casual or too formal; one for work or faith comes before style."""
     asks, reads = aims.setting.asks, formality_of(outfit.look.pieces)

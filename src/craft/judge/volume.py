@@ -23,6 +23,8 @@ LOOSE = Border(
 APART = 1.0
 #: What close all over weighs at the border, and by how much more where there is no ease at all (W).
 CLOSE_LEAST, CLOSE_MORE = 0.35, 0.4
+#: Both halves at most this full are skin-tight (W).
+DATED = 0.6
 #: A waist marked at least this clearly (0 to 1) counts as marked; below the second as lost.
 MARKED = Border("marked", ("volume.waist",), "A waist this clearly marked counts as marked", 0.55, 0.35, 0.85, "share")
 LOST = 0.15
@@ -48,7 +50,10 @@ def contrast(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         figure = Figure("the looser half", max(above, below), CLOSE.of(outfit), "scale")
         text = Sentence.of(f"Close all over ({pair}): nothing eases, and every line shows.")
         # The closer both are, the more: fitted over slim only lacks ease, tight over skinny leaves nothing.
-        weight = CLOSE_LEAST + CLOSE_MORE * (1 - (above + below) / (2 * CLOSE.of(outfit)))
+        wanted = 0.15 if aims.wanted("look_current") else 0.0
+        weight = CLOSE_LEAST + CLOSE_MORE * (1 - (above + below) / (2 * CLOSE.of(outfit))) + wanted
+        # Close all over reads dated or exposed (brief, section 7): skin-tight both ways is of another decade.
+        also = ("dated",) if max(above, below) <= DATED else ()
         yield Finding(
             "volume.contrast",
             "all_close",
@@ -60,6 +65,7 @@ def contrast(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
             "Close all over",
             text,
             "volume_rule",
+            also,
         )
     elif above >= LOOSE.of(outfit) and below >= LOOSE.of(outfit):
         yield from _loose(outfit, above, below, height, pair, school)
