@@ -11,6 +11,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 from typing import Any
 
+from craft.advise.swaps import swaps
 from craft.cloth.words import said
 from craft.judge import Aims, Judgement, Sentence, judge
 from craft.look import Look, Outfit, compose
@@ -89,8 +90,10 @@ def changes(outfit: Outfit, aims: Aims, rules: set[str]) -> Iterator[Change]:
         yield from _skirt_hems(outfit)
     if "layers" in subjects:
         yield from _layer_lengths(outfit)
-    if subjects & {"rise", "leg", "volume", "edges", "feet"}:
+    if subjects & {"rise", "leg", "volume", "edges", "feet", "cloth", "limits", "register"}:
         yield from _others(outfit, subjects)
+    for place, words, text in swaps(outfit, aims, rules):
+        yield Change(place, words, text, OTHER_PIECE)
 
 
 def _tucks(outfit: Outfit) -> Iterator[Change]:
@@ -247,12 +250,13 @@ def _others(outfit: Outfit, subjects: set[str]) -> Iterator[Change]:
             yield Change("bottom", {"rise": rise, "front_rise_cm": None}, text, OTHER_PIECE)
     for cut in ("straight", "slim_straight", "slim"):
         if cut != bottom.cut:
-            kind = said(bottom.piece.kind)
-            change = {"cut": cut, "leg_opening_cm": None, "knee_cm": None}
+            # Leggings have no cut: what is like them and has one is trousers.
+            kind = "trousers" if bottom.piece.kind == "leggings" else bottom.piece.kind
+            change = {"is": kind, "cut": cut, "fit": None, "leg_opening_cm": None, "knee_cm": None}
             if bottom.is_wide_hemmed:
                 # A closer leg falls to the ankle, not to the floor.
                 change |= {"hem": "ankle", "inseam_cm": None}
-            yield Change("bottom", change, Sentence.of(f"{said(cut).capitalize()} {kind} instead."), OTHER_PIECE)
+            yield Change("bottom", change, Sentence.of(f"{said(cut).capitalize()} {said(kind)} instead."), OTHER_PIECE)
     if bottom.hem_at in ("mid_calf", "lower_calf", "below_knee"):
         text = Sentence.of(f"{said(bottom.piece.kind).capitalize()} that reach the ankle.")
         yield Change("bottom", {"hem": "ankle", "inseam_cm": None}, text, OTHER_PIECE)

@@ -68,9 +68,10 @@ class Look:
         """Every piece of a slot, from the body outwards."""
         return tuple(piece for piece in self.pieces if piece.slot == slot)
 
-    def changed(self, slot: str, **changes: Any) -> Look:
-        """A copy in which the outermost piece of a slot has other words or figures."""
-        changing = self.piece(slot)
+    def changed(self, place: str, **changes: Any) -> Look:
+        """A copy in which the piece at a place has other words or figures: the outermost of a slot, or of a kind worn
+        besides."""
+        changing = self.piece(place) or next((piece for piece in self.pieces if piece.kind == place), None)
         return Look(tuple(p.with_(**changes) if p is changing else p for p in self.pieces))
 
 
