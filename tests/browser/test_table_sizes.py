@@ -93,6 +93,7 @@ def test_two_who_say_other_things_of_one_look_are_offered_both(stylist: Stylist)
     def write(text: str) -> None:
         stylist.find("[data-testid=about-look]").click()
         stylist.find("[data-testid=about] textarea").click()
+        stylist.chord(Keys.CONTROL, "a")
         stylist.press(text)
 
     stylist.driver.switch_to.new_window("tab")
