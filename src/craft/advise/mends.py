@@ -7,7 +7,7 @@ change counts as a mend only if the finding is gone and the look scores higher f
 from __future__ import annotations
 
 import math
-from collections.abc import Iterator
+from collections.abc import Collection, Iterator
 from dataclasses import dataclass
 from typing import Any
 
@@ -49,9 +49,7 @@ def mends_for(outfit: Outfit, judgement: Judgement, aims: Aims) -> dict[str, Men
     """The smallest mend of each finding against, by rule id; rules without one are left out."""
     open_ = {f.rule: f for f in judgement.findings if f.stance == "against"}
     mends: dict[str, Mend] = {}
-    if not open_:
-        return mends
-    for change in changes(outfit, aims, set(open_)):
+    for change in changes(outfit, aims, open_.keys()):
         if not open_:
             break
         after = judge(compose(outfit.body, apply(outfit.look, change), outfit.schools, like=outfit), aims)
@@ -76,22 +74,29 @@ def apply(look: Look, change: Change) -> Look:
     return look.changed(change.slot, **change.change)
 
 
-def changes(outfit: Outfit, aims: Aims, rules: set[str]) -> Iterator[Change]:
-    """Every change worth trying, the smallest first."""
-    subjects = {rule.split(".")[0] for rule in rules}
-    yield from _tucks(outfit)
-    if subjects & {"layers", "volume", "neck"}:
+def changes(outfit: Outfit, aims: Aims, rules: Collection[str]) -> Iterator[Change]:
+    """Every change worth trying for what these rules find, the smallest first.
+
+    `rules` may lose members while the changes are tried: what is mended asks for nothing further.
+    """
+
+    def asked(*subjects: str) -> bool:
+        return any(rule.split(".")[0] in subjects for rule in rules)
+
+    if rules:
+        yield from _tucks(outfit)
+    if asked("layers", "volume", "neck"):
         yield from _fastenings(outfit)
-    if subjects & {"length", "edges", "feet"}:
+    if asked("length", "edges", "feet"):
         yield from _legs(outfit)
         yield from _shoes(outfit, aims)
         yield from _hems(outfit)
-    if subjects & {"hems", "edges"}:
+    if asked("hems", "edges"):
         yield from _skirt_hems(outfit)
-    if "layers" in subjects:
+    if asked("layers"):
         yield from _layer_lengths(outfit)
-    if subjects & {"rise", "leg", "volume", "edges", "feet", "cloth", "limits", "register"}:
-        yield from _others(outfit, subjects)
+    if asked("rise", "leg", "volume", "edges", "feet", "cloth", "limits", "register"):
+        yield from _others(outfit, {rule.split(".")[0] for rule in rules})
     for place, words, text in swaps(outfit, aims, rules):
         yield Change(place, words, text, OTHER_PIECE)
 

@@ -3,11 +3,10 @@ where nothing free mends a finding."""
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Collection, Iterator
 from typing import Any
 
 from craft.advise.rail import place_of
-from craft.cloth import Piece
 from craft.cloth.colour import lightness
 from craft.cloth.colouring import suits
 from craft.cloth.words import COLOURS, said
@@ -16,8 +15,10 @@ from craft.judge.colour import DARK
 from craft.judge.zones import area_over, quiet
 from craft.look import Outfit
 
-#: A colour to look for: the place of the piece, the words to change, what to say.
+#: The place of a piece, the words of it to change, what to say.
 Swap = tuple[str, dict[str, Any], Sentence]
+#: Bare leg from which a shoe is seen against skin, cm (W, as colour.foot).
+BARE = 25.0
 #: Cloth that shows or draws itself to the body.
 _SHOWS = frozenset({"sheer", "thin", "clinging"})
 #: What gives a flat look a second surface, by kind of piece (brief, section 10).
@@ -31,24 +32,34 @@ _SURFACE = {
 }
 
 
-def swaps(outfit: Outfit, aims: Aims, rules: set[str]) -> Iterator[Swap]:
-    """Swaps that may answer findings of these rules, for each the place, the words and the sentence."""
-    subjects = {rule.split(".")[0] for rule in rules}
-    yield from _legwear(outfit, rules)
-    if subjects & {"limits", "register"}:
+def swaps(outfit: Outfit, aims: Aims, rules: Collection[str]) -> Iterator[Swap]:
+    """Swaps that may answer findings of these rules, for each the place, the words and the sentence. `rules` may lose members
+    meanwhile."""
+
+    def asked(*subjects: str) -> bool:
+        return any(rule in subjects or rule.split(".")[0] in subjects for rule in rules)
+
+    if asked("feet.tights", "feet.sock") and outfit.shoes.piece:
+        yield from _legwear(outfit)
+    if asked("limits", "register"):
         yield from _kinder(outfit)
-    if "surface" in subjects:
+    if asked("surface"):
         yield from _surfaces(outfit)
-    if subjects & {"colour", "feet"}:
-        yield from _colours(outfit, aims, rules)
-    if "neck" in subjects and outfit.top is not None:
+    if asked("feet.colour", "feet.bright") and outfit.shoes.piece and outfit.bottom:
+        colour = "nude" if outfit.skin > BARE else outfit.bottom.colour
+        yield "shoes", {"colour": colour}, Sentence.of(f"A shoe nearer the leg in colour{_named(colour)}.")
+    if asked("colour.face"):
+        yield from _by_the_face(outfit, aims)
+    if asked("colour.advances"):
+        yield from _darker(outfit, aims)
+    if asked("neck") and outfit.top is not None:
         piece = outfit.top.piece
         yield piece.slot, {"neck": "v"}, Sentence.of(f"{_one(piece.kind)} with a V neck.")
-    if subjects & {"cloth", "volume"}:
+    if asked("cloth", "volume.cling"):
         yield from _cloths(outfit)
-    if subjects & {"pattern", "attention", "belt", "swim"}:
+    if asked("pattern", "attention", "belt", "swim.print", "swim.stripes"):
         yield from _quieter(outfit)
-    if "hems" in subjects and outfit.shoes.is_boot and outfit.shoes.piece is not None:
+    if asked("hems.boot", "hems.place") and outfit.shoes.is_boot:
         change = {"is": "tall_boots", "shaft": "slim", "ankle_strap": None}
         yield "shoes", change, Sentence.of("Tall boots, so that the shaft passes under the hem.")
     yield from _swim(outfit, rules)
@@ -61,10 +72,9 @@ def _one(kind: str, how: str = "") -> str:
     return words[0].upper() + words[1:] if plural else f"A {words}"
 
 
-def _legwear(outfit: Outfit, rules: set[str]) -> Iterator[Swap]:
+def _legwear(outfit: Outfit) -> Iterator[Swap]:
     for kind in ("tights", "socks"):
-        piece = outfit.extras.get(kind)
-        if piece is not None and rules & {f"feet.{kind}", "feet.sock"} and outfit.shoes.piece:
+        if kind in outfit.extras:
             colour = outfit.shoes.colour
             yield (
                 kind,
@@ -93,27 +103,22 @@ def _kinder(outfit: Outfit) -> Iterator[Swap]:
         )
 
 
-def _colours(outfit: Outfit, aims: Aims, rules: set[str]) -> Iterator[Swap]:
-    bottom, shoes = outfit.bottom, outfit.shoes
-    if shoes.piece is not None and bottom is not None and rules & {"feet.colour", "feet.bright"}:
-        colour = "nude" if outfit.skin > 25.0 else bottom.colour
-        yield "shoes", {"colour": colour}, Sentence.of(f"A shoe nearer the leg in colour{_named(colour)}.")
+def _by_the_face(outfit: Outfit, aims: Aims) -> Iterator[Swap]:
+    """What frames the face in one of their good colours, as light as it is now if there is one."""
     framing = outfit.extras.get("scarf") or (outfit.top.piece if outfit.top else None)
-    if framing is not None and "colour.face" in rules:
-        known = dict(aims.colouring)
-        colour = min(
-            COLOURS, key=lambda name: (round(suits(name, known), 2), abs(lightness(name) - _lightness_of(framing)))
-        )
-        yield (
-            place_of(framing),
-            {"colour": colour},
-            Sentence.of(f"One in {said(colour)}: it goes with their colouring."),
-        )
-    if "colour.advances" in rules:
-        areas = [area for zone in quiet(outfit, aims) if (area := area_over(outfit, zone)) and area.lightness > DARK]
-        for area in areas[:1]:
-            text = Sentence.of(f"{_one(area.piece.kind, 'dark')}, say in navy, to recede.")
-            yield area.piece.slot, {"colour": "navy"}, text
+    if framing is None:
+        return
+    known, now = dict(aims.colouring), lightness(framing.word("colour") or "grey")
+    colour = min(COLOURS, key=lambda name: (round(suits(name, known), 2), abs(lightness(name) - now)))
+    yield place_of(framing), {"colour": colour}, Sentence.of(f"One in {said(colour)}: it goes with their colouring.")
+
+
+def _darker(outfit: Outfit, aims: Aims) -> Iterator[Swap]:
+    areas = (area_over(outfit, zone) for zone in quiet(outfit, aims))
+    light = next((area for area in areas if area is not None and area.lightness > DARK), None)
+    if light is not None:
+        text = Sentence.of(f"{_one(light.piece.kind, 'dark')}, say in navy, to recede.")
+        yield light.piece.slot, {"colour": "navy"}, text
 
 
 def _surfaces(outfit: Outfit) -> Iterator[Swap]:
@@ -152,7 +157,7 @@ _SWIM: dict[str, tuple[frozenset[str], tuple[str, ...], str]] = {
 }  # fmt: skip
 
 
-def _swim(outfit: Outfit, rules: set[str]) -> Iterator[Swap]:
+def _swim(outfit: Outfit, rules: Collection[str]) -> Iterator[Swap]:
     for rule, (without, more, how) in _SWIM.items():
         if rule not in rules:
             continue
@@ -178,10 +183,6 @@ def _quieter(outfit: Outfit) -> Iterator[Swap]:
     if belt is not None and outfit.bottom is not None:
         change = {"belted": "thin", "colour": outfit.bottom.colour, "width_cm": None}
         yield "belt", change, Sentence.of("A thin belt in the colour of what it lies on.")
-
-
-def _lightness_of(piece: Piece) -> float:
-    return lightness(piece.word("colour") or "grey")
 
 
 def _named(colour: str) -> str:
