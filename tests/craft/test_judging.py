@@ -134,6 +134,19 @@ def test_garments_are_drawn_between_floor_and_crown_and_mirror(look: list[dict[s
             assert sorted(left.points) == sorted((-x, y) for x, y in shape.points)
 
 
+@pytest.mark.parametrize("kind", ["shirt", "blazer", "coat"])
+def test_a_sleeve_ends_where_its_word_says(kind: str) -> None:
+    def ends(**words: Any) -> float:
+        shapes = picture(compose(BODY, Look.of([{"is": kind, **words}])))
+        return min(y for shape in shapes if "sleeve_right" in shape.key for _, y in shape.points)
+
+    hand = next(shape for shape in picture(compose(BODY, Look.of([]))) if shape.key == "hand_right")
+    wrist = max(y for _, y in hand.points)
+    lengths = [ends(sleeve=sleeve) for sleeve in ("short", "elbow", "three_quarter", "long")]
+    assert lengths == sorted(lengths, reverse=True) and lengths[-1] == pytest.approx(wrist, abs=3.0)
+    assert lengths[-1] < ends(sleeve="long", rolled=True) < lengths[0]
+
+
 def test_a_wide_leg_is_drawn_as_wide_as_its_numbers_say() -> None:
     def hem_breadth(opening: float) -> float:
         look = Look.of([{"is": "trousers", "cut": "wide", "leg_opening_cm": opening}])

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from craft.draw.figure import SHOULDER_SLOPE, arm_path, neck_half, shoulder_line
 from craft.draw.shapes import Point, Shape, along, flipped, mirrored, steps
-from craft.draw.top import SLEEVES
+from craft.draw.top import SLEEVES, part_of
 from craft.look import Outfit
 from craft.wear import WornLayer
 
@@ -67,9 +67,7 @@ def _sleeves(outfit: Outfit, layer: WornLayer, key: str) -> tuple[Shape, ...]:
     share = SLEEVES[layer.sleeve] * (0.8 if layer.piece.flag("rolled") else 1.0)
     if share == 0:
         return ()
-    path = arm_path(outfit.body, outfit.lift)
-    low = path[0][0][1] + share * (path[-1][0][1] - path[0][0][1])
-    kept = [step for step in path if step[0][1] >= low]
+    kept = part_of(arm_path(outfit.body, outfit.lift), share)
     room = 0.9 + 0.55 * layer.volume
     points = along([((x + room * 0.8, y), half + room) for (x, y), half in kept])
     colour, pattern = layer.colour, layer.piece.word("pattern")

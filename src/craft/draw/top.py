@@ -159,7 +159,7 @@ def _sleeves(outfit: Outfit, top: WornTop) -> tuple[Shape, ...]:
     share = SLEEVES[top.sleeve] * (0.75 if top.piece.flag("rolled") else 1.0)
     if share == 0:
         return ()
-    kept = _part_of(arm_path(outfit.body, outfit.lift), share)
+    kept = part_of(arm_path(outfit.body, outfit.lift), share)
     room = 0.4 + 0.45 * top.volume
     points = along([((x + room * 0.7, y), half + room) for (x, y), half in kept])
     colour, pattern = top.colour, top.piece.word("pattern")
@@ -169,7 +169,7 @@ def _sleeves(outfit: Outfit, top: WornTop) -> tuple[Shape, ...]:
     )
 
 
-def _part_of(path: list[tuple[Point, float]], share: float) -> list[tuple[Point, float]]:
+def part_of(path: list[tuple[Point, float]], share: float) -> list[tuple[Point, float]]:
     """The upper `share` of an arm, cut at its exact place."""
     low = path[0][0][1] + share * (path[-1][0][1] - path[0][0][1])
     kept = [step for step in path if step[0][1] > low]
