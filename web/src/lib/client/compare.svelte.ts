@@ -33,9 +33,12 @@ export class Compare {
       this.told = null;
       return;
     }
-    const body = { looks: this.held.map(askedOf) };
+    const held = this.held;
+    const body = { looks: held.map(askedOf) };
     const params = { path: { client_id: this.clientId } };
     const told = await ask(api.POST("/api/clients/{client_id}/compare", { params, body }));
+    // Others are held up by now: their answer is on its way.
+    if (held !== this.held) return;
     this.trouble = "refusal" in told ? told.refusal.message : null;
     if ("data" in told) this.told = told.data;
   }
