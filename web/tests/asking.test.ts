@@ -161,6 +161,27 @@ describe("the look table", () => {
     expect(sent(ASSESS).at(-1)).toMatchObject({ moving: false });
   });
 
+  it("keeps the room of the last mends while a hem moves, and of no others", async () => {
+    const finding = (rule: string, stance: string, mend?: object) => ({ rule, stance, mend });
+    const findings = [finding("feet.toe", "against", { text: "A point." }), finding("volume.waist", "for")];
+    on("POST", ASSESS, ({ body }) => ({
+      data: { findings: body.moving ? findings.map((one) => ({ ...one, mend: undefined })) : findings },
+    }));
+    table.draft.change("bottom", { is: "jeans" }, "jeans");
+    await soon();
+    table.preview("bottom", { inseam_cm: 70 });
+    await soon(50);
+    expect(table.assessment?.findings.map((one) => one.mend)).toEqual([{ text: "A point." }, undefined]);
+    findings.unshift(finding("length.trailing", "against"));
+    table.preview("bottom", { inseam_cm: 80 });
+    await soon(50);
+    expect(table.assessment?.findings.map((one) => one.mend)).toEqual([
+      null,
+      { text: "A point." },
+      undefined,
+    ]);
+  });
+
   it("keeps the last assessment on screen when the server refuses, and says what is wrong", async () => {
     table.draft.change("bottom", { is: "jeans" }, "jeans");
     await soon();

@@ -12,8 +12,10 @@
     /** The rule is no longer asked of this client; and who that is. */
     onleave?: (finding: Finding) => void;
     forename?: string;
+    /** A hem is in the hand: what would mend it is not known until it rests. */
+    moving?: boolean;
   }
-  const { assessment, onmend, onlike, onleave, forename = "this client" }: Props = $props();
+  const { assessment, onmend, onlike, onleave, forename = "this client", moving = false }: Props = $props();
   const scale = useScale();
 
   // With a client beside you only what is good is said.
@@ -84,7 +86,11 @@
             </p>
           {/if}
           {#if finding.mend && !studio.turned}
-            <button class="mend quiet ml-[21px] text-left text-sm text-leaf" onclick={() => onmend(finding)}>
+            <button
+              class="mend quiet ml-[21px] text-left text-sm text-leaf"
+              class:invisible={moving}
+              onclick={() => onmend(finding)}
+            >
               Mend: {finding.mend.text}
               {#if finding === first}<span class="key">M</span>{/if}
             </button>

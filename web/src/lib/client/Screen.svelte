@@ -305,6 +305,7 @@
             onlike={step === "dress" ? (finding) => table.draft.like(finding.rule, finding.title) : undefined}
             onleave={step === "dress" ? leaveOut : undefined}
             forename={client.name.split(" ")[0]}
+            moving={table.hand !== null}
           />
         {/if}
       {/snippet}

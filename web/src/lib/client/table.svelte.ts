@@ -41,7 +41,7 @@ export class LookTable {
       const told = await this.#request(question, signal);
       return "data" in told ? told.data : null;
     },
-    (told: Assessment) => (this.assessment = shared(this.assessment, told)),
+    (told: Assessment) => (this.assessment = shared(this.assessment, this.#withRoomForMends(told))),
   );
 
   constructor(
@@ -111,6 +111,15 @@ export class LookTable {
     } catch {
       // A later question took over.
     }
+  }
+
+  /** While a hem moves nothing is mended; the last mends keep their room, unseen, so that the reasons stand still. */
+  #withRoomForMends(told: Assessment): Assessment {
+    const last = new Map(this.assessment?.findings.map((finding) => [finding.rule, finding.mend]));
+    const findings = told.findings.map((finding) =>
+      finding.stance === "against" ? { ...finding, mend: last.get(finding.rule) ?? null } : finding,
+    );
+    return { ...told, findings };
   }
 
   #request(body: Asked, signal: AbortSignal) {
