@@ -15,6 +15,7 @@ from craft.advise.figures import figures_worn
 from craft.advise.mends import mends_for
 from craft.advise.rail import place_of, with_piece
 from craft.advise.remedies import ORDER, Remedy, remedies
+from craft.advise.swaps import swaps
 from craft.advise.switch import other_views
 from craft.advise.targets import NoTarget, target
 from craft.assessment import picture
@@ -96,6 +97,34 @@ def test_nearly_everything_that_is_said_against_a_look_can_be_mended() -> None:
         aims = Aims.of({"wants": ["lengthen_legs", "lengthen_torso"]})
         outfit = compose(BODY, look)
         assert any(mend.slot == place for mend in mends_for(outfit, judge(outfit, aims), aims).values()), place
+
+
+@pytest.mark.parametrize("depth", ["light", "medium", "deep"])
+def test_a_shoe_for_a_bare_leg_is_looked_for_in_the_clients_own_depth(depth: str) -> None:
+    look = Look.of([{"is": "dress", "hem": "above_knee", "colour": "ivory"}, {"is": "sandals", "colour": "black"}])
+    aims = Aims.of({"wants": ["lengthen_legs"]}, {"depth": depth})
+    outfit = compose(BODY, look)
+    against = {finding.rule for finding in judge(outfit, aims).findings if finding.counts_against}
+    assert "feet.colour" in against
+    change = next(words for place, words, _ in swaps(outfit, aims, {"feet.colour"}) if place == "shoes")
+    found = {f.rule: f.stance for f in judge(compose(BODY, look.changed("shoes", **change)), aims).findings}
+    assert found["feet.bare"] == "for" and "feet.colour" not in found
+
+
+@pytest.mark.parametrize(
+    ("wont", "piece"),
+    [
+        ("heels", {"is": "pumps", "heel": "high"}),
+        ("tight", {"is": "leggings", "fit": "tight"}),
+        ("short_hems", {"is": "skirt", "hem": "upper_thigh"}),
+    ],
+)
+def test_what_a_client_will_not_wear_decides_alone(wont: str, piece: dict[str, str]) -> None:
+    look = Look.of([{"is": "knit", "fit": "oversized", "hem": "seat"}, piece])
+    for aims, decided in ((Aims.of({"wont": [wont]}), True), (Aims(), False)):
+        told = judge(compose(BODY, look), aims)
+        assert any(f.rule == f"limits.{wont.removesuffix('_hems')}" for f in told.findings) == decided
+        assert told.verdict == "against" or not decided
 
 
 @given(bodies(), looks())

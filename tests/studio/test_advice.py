@@ -3,11 +3,18 @@ of what is the house's own."""
 
 from __future__ import annotations
 
+import json
 from typing import Any
 
 import pytest
 
+from craft.advise.mends import mends_for
+from craft.advise.rail import place_of
+from craft.cloth import Piece
 from craft.cloth.words import KINDS
+from craft.judge import judge
+from studio.schemas import PieceWords, said
+from tests.craft.looks import judged_looks
 from tests.studio.conftest import House
 from tests.studio.test_rack import hang_piece
 
@@ -113,3 +120,13 @@ def test_an_answer_says_lengths_as_the_studio_does(house: House) -> None:
     assert in_cm["edges"] == in_inches["edges"]
     long = [next(f["text"] for f in told["findings"] if f["rule"] == "length.bunching") for told in (in_cm, in_inches)]
     assert " cm" in long[0] and " in" in long[1] and " cm" not in long[1]
+
+
+def test_every_mend_can_be_put_on_as_it_is_sent() -> None:
+    """What a mend changes, as JSON, makes words that the interface takes and the craft reads."""
+    for _, outfit, aims in judged_looks()[::2]:
+        for mend in mends_for(outfit, judge(outfit, aims), aims).values():
+            worn = {place_of(piece): piece.described() for piece in outfit.look.pieces}
+            change = json.loads(json.dumps(dict(mend.change)))
+            words = {key: word for key, word in {**worn[mend.slot], **change}.items() if word is not None}
+            Piece.of(said(PieceWords.model_validate(words)))

@@ -7,18 +7,16 @@ from collections.abc import Collection, Iterator
 from typing import Any
 
 from craft.advise.rail import place_of
-from craft.cloth.colour import lightness
+from craft.cloth.colour import lightness, nearest_name
 from craft.cloth.colouring import suits
 from craft.cloth.words import COLOURS, said
 from craft.judge import Aims, Sentence
-from craft.judge.colour import DARK
+from craft.judge.colour import BY_THE_LEG, DARK, skin_of
 from craft.judge.zones import area_over, quiet
 from craft.look import Outfit
 
 #: The place of a piece, the words of it to change, what to say.
 Swap = tuple[str, dict[str, Any], Sentence]
-#: Bare leg from which a shoe is seen against skin, cm (W, as colour.foot).
-BARE = 25.0
 #: Cloth that shows or draws itself to the body.
 _SHOWS = frozenset({"sheer", "thin", "clinging"})
 #: What gives a flat look a second surface, by kind of piece (brief, section 10).
@@ -46,7 +44,7 @@ def swaps(outfit: Outfit, aims: Aims, rules: Collection[str]) -> Iterator[Swap]:
     if asked("surface"):
         yield from _surfaces(outfit)
     if asked("feet.colour", "feet.bright") and outfit.shoes.piece and outfit.bottom:
-        colour = "nude" if outfit.skin > BARE else outfit.bottom.colour
+        colour = nearest_name(skin_of(aims)) if outfit.skin > BY_THE_LEG else outfit.bottom.colour
         yield "shoes", {"colour": colour}, Sentence.of(f"A shoe nearer the leg in colour{_named(colour)}.")
     if asked("colour.face"):
         yield from _by_the_face(outfit, aims)

@@ -116,8 +116,8 @@ def assets(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
 
 #: Bare leg from which it is shown, cm (W).
 PLENTY = 25.0
-#: What a client will not wear weighs more than any one thing that is good about it (W).
-WONT = 0.7
+#: What a client will not wear decides alone, whatever else is good (judgement.ALONE; W).
+WONT = 0.75
 
 
 def limits(outfit: Outfit, aims: Aims) -> Iterator[Finding]:

@@ -30,10 +30,28 @@ NEAR_MISS = 0.2
 ANCHORS = Border(
     "anchors", ("colour.foot",), "A shoe so much darker than the look holds the eye down", 0.35, 0.2, 0.6, "share"
 )
+#: So near in colour one thing carries another on: a shoe the leg, a sock the shoe (OKLab distance, W).
+CARRIES_ON = 0.14
+#: From so much leg below the hem a shoe is seen against the leg and no longer against the hem, cm (W).
+BY_THE_LEG = 25.0
+#: Skin by what is said of the client's colouring, for shoes that are near to it (W: one made-up tone a word; nothing is known of
+#: the skin itself).
+SKIN = {"light": "#eacdb8", "medium": "#d9b596", "deep": "#80553b"}
 #: What is worn on the leg answers no shoe: it lies beside it.
 LEGWEAR = ("tights", "socks")
 #: What answers a colour is within this distance of it.
 ANSWERS = 0.16
+
+
+def skin_of(aims: Aims) -> str:
+    """The tone a bare leg is taken for, #rrggbb: by the depth of the client's colouring, the middle where it is not known."""
+    return SKIN[dict(aims.colouring).get("depth", "medium")]
+
+
+def _leg_colour(outfit: Outfit, aims: Aims) -> str:
+    """What is seen just above the shoe, where no trouser leg is: tights or skin."""
+    tights = outfit.extras.get("tights")
+    return (tights.word("colour") or "black") if tights else skin_of(aims)
 
 
 def recede(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
@@ -94,9 +112,12 @@ def foot(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     at = shoes.cover.cm / 2
     apart = difference(shoes.colour, bottom.colour)
     # Between a skirt and a shoe the leg has a colour of its own: bare (feet.bare) or in tights (feet.tights).
-    apart_by_leg = outfit.below_hem > 25.0
-    if apart <= 0.14 and not apart_by_leg:
-        figure = Figure("colour distance", apart, 0.14, "share")
+    apart_by_leg = outfit.below_hem > BY_THE_LEG
+    if apart_by_leg and difference(shoes.colour, _leg_colour(outfit, aims)) <= CARRIES_ON:
+        # A shoe that goes on from the leg holds no eye at the floor, however dark both are.
+        return
+    if apart <= CARRIES_ON and not apart_by_leg:
+        figure = Figure("colour distance", apart, CARRIES_ON, "share")
         wanted = 0.1 if aims.wanted("lengthen_legs") else 0.0
         text = Sentence.of("Shoe and leg are near in colour: the leg runs on to the toe.")
         yield Finding(
@@ -114,7 +135,7 @@ def foot(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     answer = _answered_by(outfit, shoes.colour)
     if darker < ANCHORS.of(outfit):
         if answer:
-            figure = Figure("colour distance from the leg", apart, 0.14, "share")
+            figure = Figure("colour distance from the leg", apart, CARRIES_ON, "share")
             text = Sentence.of(f"The shoe's colour comes again in the {answer}: both ends of the look belong together.")
             yield Finding(
                 "feet.colour", "colour_answered", "for", 0.18, "foot", at, figure, "Shoe answered above", text

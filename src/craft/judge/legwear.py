@@ -6,16 +6,15 @@ from collections.abc import Iterator
 
 from craft.cloth.colour import difference
 from craft.judge.aims import Aims
+from craft.judge.colour import CARRIES_ON, skin_of
 from craft.judge.finding import Figure, Finding
 from craft.look import Outfit
 from craft.units import Sentence
 
-#: A sock shows from this much, cm; so near in colour it carries the line on (as a shoe does, colour.foot) (W).
-SOCK_SHOWS, CARRIES_ON = 1.5, 0.14
+#: A sock shows from this much, cm (W).
+SOCK_SHOWS = 1.5
 #: Leg below the hem from which its colour is a part of the figure, cm (W).
 PART = 12.0
-#: Skin by what is said of the client's colouring, for shoes that are near to it (W: made up in OKLCH, one a depth).
-SKIN = {"light": "#eacdb8", "medium": "#d9b596", "deep": "#80553b"}
 
 
 def sock(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
@@ -75,8 +74,7 @@ def bare(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
     shoes = outfit.shoes
     if outfit.skin < PART or shoes.piece is None or shoes.is_boot or shoes.piece.word("colour") is None:
         return
-    skin = SKIN[dict(aims.colouring).get("depth", "medium")]
-    apart = difference(skin, shoes.colour)
+    apart = difference(skin_of(aims), shoes.colour)
     if apart > CARRIES_ON:
         return
     wanted = 0.1 if aims.wanted("lengthen_legs") else 0.0

@@ -66,7 +66,7 @@ def comfort(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
         text = Sentence.of("Skin-tight cloth presses through a long day; wanted is comfort.")
         yield Finding("register.comfort", "clings", "against", 0.25, "waist", at, figure, "Presses", text)
     elif least >= ROOMY:
-        text = Sentence.of("There is room to move and the foot stands low.")
+        text = Sentence.of("There is room to move, on a heel that can be walked in.")
         yield Finding("register.comfort", "skims", "for", 0.2, "waist", at, figure, "Room to move", text)
 
 
