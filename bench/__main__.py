@@ -6,6 +6,7 @@ Python measured in the same run. Nothing here is asserted.
 
 from __future__ import annotations
 
+import argparse
 import contextlib
 import gzip
 import json
@@ -13,61 +14,31 @@ import os
 import re
 import statistics
 import subprocess
-import time
 import urllib.error
 import urllib.request
-from collections.abc import Callable
 from concurrent.futures import ThreadPoolExecutor
 from http.cookiejar import CookieJar
 from pathlib import Path
 from typing import Any
 from urllib.parse import quote
 
-from bench import crowd, drag
-from craft.advise.remedies import remedies
-from craft.assessment import assess, picture
+from bench import against, crowd, drag, engine, tables
+from bench.engine import LOOKS, timed
 from craft.body import Body, Measures
 from craft.fit import land
-from craft.look import Look
-from craft.wear.bottom import wear_bottom
 from craft.wear.shoes import barefoot_on
 from house import serve, setup
 from house.places import PYTHON, ROOT, WEB
 from house.postgres import free_port
-from studio.people.demo import PEOPLE, STYLISTS
+from studio.people.demo import STYLISTS
 
-ROUNDS = 400
 REQUESTS = 300
 PASSWORD = "bench-words-only"
-
-LOOKS = [
-    [{"is": "jeans", "cut": "straight", "hem": "ankle"}, {"is": "shirt", "tuck": "front"}, {"is": "loafers"}],
-    [{"is": "trousers", "cut": "wide"}, {"is": "knit", "fit": "oversized"}, {"is": "ankle_boots", "bulk": "chunky"}],
-    [{"is": "jeans", "cut": "skinny", "hem": "puddle"}, {"is": "tee", "fit": "tight"}, {"is": "pumps"}],
-]
-SIX = [
-    {"is": "skirt", "cut": "slip", "fabric": ["satin"], "hem": "lower_calf", "colour": "olive"},
-    {"is": "knit", "fit": "relaxed", "tuck": "front", "colour": "cream"},
-    {"is": "blazer", "fit": "skimming", "hem": "high_hip", "open": True, "colour": "navy"},
-    {"is": "tall_boots", "bulk": "medium", "colour": "brown"},
-    {"is": "belt", "belted": "thin", "colour": "brown"},
-    {"is": "necklace", "drop": "long", "colour": "silver"},
-]
 
 
 def yardstick() -> None:
     """A fixed piece of plain Python, to compare machines by."""
     sum(at * at % 7 for at in range(5000))
-
-
-def timed(what: Callable[[], object], rounds: int) -> list[float]:
-    """Milliseconds of each round."""
-    took = []
-    for _ in range(rounds):
-        began = time.perf_counter()
-        what()
-        took.append((time.perf_counter() - began) * 1000)
-    return took
 
 
 def say(name: str, ms: list[float], unit: float, aim: str) -> None:
@@ -78,57 +49,20 @@ def say(name: str, ms: list[float], unit: float, aim: str) -> None:
 
 
 def in_process(unit: float) -> None:
-    bodies = [Body.of(Measures.of(person.measures)) for person in PEOPLE if person.measures]
-    looks = [Look.of(pieces) for pieces in LOOKS]
-    turns = [(body, look) for body in bodies for look in looks]
-    at = iter(range(10**9))
-
-    def one(call: Callable[[Body, Look], object]) -> Callable[[], object]:
-        return lambda: call(*turns[next(at) % len(turns)])
-
-    def bare(body: Body, look: Look) -> object:
-        return assess(body, look)
-
-    def drawn(body: Body, look: Look) -> object:
-        return picture(assess(body, look).outfit)
-
-    for call in (bare, drawn):
-        timed(one(call), 40)
-    say("assess a three-piece look, with its mends", timed(one(bare), ROUNDS), unit, "aim: median under 3 ms")
-    say("... and draw it", timed(one(drawn), ROUNDS), unit, "")
-    six = Look.of(SIX)
-    say(
-        "assess a look of six pieces, and draw it",
-        timed(lambda: drawn(bodies[0], six), ROUNDS),
-        unit,
-        "aim: under 5 ms",
-    )
-    hung = [(str(at), piece) for at, piece in enumerate(crowd.rack(150))]
-    loose = Look.of(LOOKS[1])
-    say(
-        "ways to mend, through a rack of 150",
-        timed(lambda: remedies(bodies[0], loose, hung), 20),
-        unit,
-        "aim: under 400 ms",
-    )
-    rack = crowd.rack(300)
+    """The engine's own figures, and a change of rules over the racks of 30 clients."""
+    for figure in engine.figures():
+        timed(figure.call, max(2, figure.rounds // 8))
+        say(figure.name, timed(figure.call, figure.rounds), unit, f"aim: {figure.aim}")
     others = [Body.of(Measures.of({"stature": 150 + at, "waist": 66 + at, "hip": 92 + at})) for at in range(30)]
+    hung = crowd.rack(300)
 
-    def whole(body: Body) -> None:
-        # What was landed is kept for the next request; here it is landed anew each time.
+    def changed() -> None:
         land.cache_clear()
-        wear_bottom.cache_clear()
-        for piece in rack:
-            land(body, piece, barefoot_on(2.0))
+        for body in others:
+            for piece in hung:
+                land(body, piece, barefoot_on(2.0))
 
-    timed(lambda: whole(bodies[0]), 2)
-    say("land and fit-check a rack of 300 pieces", timed(lambda: whole(bodies[0]), 15), unit, "aim: under 150 ms")
-    say(
-        "... 30 clients after a change of rules",
-        timed(lambda: [whole(body) for body in others], 3),
-        unit,
-        "aim: under 5 s",
-    )
+    say("30 clients x 300 pieces after a change of rules", timed(changed, 3), unit, "aim: under 5 s")
 
 
 class Visitor:
@@ -233,9 +167,18 @@ def first_load(port: int) -> int:
 
 
 def main() -> None:
+    parser = argparse.ArgumentParser(prog="./basilwood bench", description="Print the figures.")
+    parser.add_argument(
+        "--against", metavar="COMMIT", help="the engine beside another commit's, as ratios, and no more"
+    )
+    asked = parser.parse_args()
+    if asked.against:
+        against.compare(asked.against)
+        return
     unit = statistics.median(timed(yardstick, 200))
     print(f"{'yardstick (plain Python)':44} median {unit:7.2f} ms")
     in_process(unit)
+    tables.proof()
     edge, figure = drag.latencies()
     say("a hem dragged in the browser, until it is there", edge, unit, "aim: p95 under 100 ms")
     say("... until figure and reasons are", figure, unit, "aim: p95 under 100 ms")

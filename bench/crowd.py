@@ -10,8 +10,8 @@ from decimal import Decimal
 import django
 
 from craft.cloth import Piece
+from craft.cloth.kinds import FIGURES
 from craft.cloth.quick import read_line
-from craft.cloth.words import FIGURES
 from studio.people.demo_rack import RACKS
 
 CLIENTS, SESSIONS, PIECES = 2000, 50, 300

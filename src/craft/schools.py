@@ -3,7 +3,9 @@
 from __future__ import annotations
 
 from collections.abc import Iterable, Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, field
+
+from craft.errors import UnknownSchool
 
 #: Brief, section 15. The first position of each is the default.
 POSITIONS: dict[str, tuple[str, ...]] = {
@@ -79,15 +81,6 @@ SAYS: dict[str, tuple[str, dict[str, str]]] = {
         },
     ),
 }
-#: The schools that a rule of the engine asks about so far.
-ASKED = (
-    *("rise_naming", "full_middle_rise", "wide_leg_shoe", "volume_rule", "hip_strategy", "attention"),
-    *("loose_knit_on_slip", "straight_into_tall_boot", "belt_width", "rules_weight"),
-)
-
-
-class UnknownSchool(ValueError):
-    """A school or a position that is not known."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -102,19 +95,28 @@ class Schools:
     taken: tuple[tuple[str, str], ...] = ()
     muted: frozenset[str] = frozenset()
     moved: tuple[tuple[str, float], ...] = ()
+    # Asked for every look, as a part of what is kept of it.
+    _hash: int = field(init=False, repr=False, compare=False)
+
+    def __post_init__(self) -> None:
+        object.__setattr__(self, "_hash", hash((self.taken, self.muted, self.moved)))
+
+    def __hash__(self) -> int:
+        return self._hash
 
     @classmethod
     def of(
         cls, taken: Mapping[str, str], muted: Iterable[str] = (), moved: Mapping[str, float] | None = None
     ) -> Schools:
+        """Check the words. Raises UnknownSchool."""
         for school, position in taken.items():
             if position not in POSITIONS.get(school, ()):
                 raise UnknownSchool(f"“{school}: {position}” is not a known school.")
         return cls(tuple(sorted(taken.items())), frozenset(muted), tuple(sorted((moved or {}).items())))
 
     def position(self, school: str) -> str:
-        return dict(self.taken).get(school, POSITIONS[school][0])
-
-    def border(self, key: str, usual: float) -> float:
-        """Where this house draws a border: where it has moved it, else the usual."""
-        return dict(self.moved).get(key, usual) if self.moved else usual
+        """The position taken in a school, the default where none was."""
+        for name, position in self.taken:
+            if name == school:
+                return position
+        return POSITIONS[school][0]

@@ -3,9 +3,10 @@
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass
 from fractions import Fraction
-from typing import Literal
+from typing import Literal, NamedTuple
+
+from craft.errors import NotALength
 
 Unit = Literal["cm", "in"]
 
@@ -20,10 +21,6 @@ _FEET = re.compile(r"^(?P<feet>\d+)\s*(?:ft|feet|foot|')\s*(?P<rest>.*)$")
 _NUMBER = re.compile(r"^(?P<whole>-?\d+(?:[.,]\d+)?)?\s*(?:(?P<num>\d+)\s*/\s*(?P<den>\d+))?$")
 _UNIT = re.compile(r"(?P<unit>cm|mm|m|inches|inch|in|\"|'')\s*$")
 _FACTOR = {"cm": 1.0, "mm": 0.1, "m": 100.0, "in": CM_PER_INCH}
-
-
-class NotALength(ValueError):
-    """The text cannot be read as a length; the message says what would be."""
 
 
 def parse_length(text: str, unit: Unit = "cm") -> float:
@@ -107,8 +104,7 @@ def format_length(cm: float, unit: Unit = "cm", *, signed: bool = False) -> str:
     return f"{sign if steps else ''}{body} in"
 
 
-@dataclass(frozen=True, slots=True)
-class Sentence:
+class Sentence(NamedTuple):
     """Words with lengths in them, so that it can be said in cm or inches.
 
     >>> Sentence.of("{gap} of ankle shows.", gap=5.08).say("in")
@@ -120,7 +116,9 @@ class Sentence:
 
     @classmethod
     def of(cls, template: str, **lengths: float) -> Sentence:
+        """Words with lengths, cm, named in braces."""
         return cls(template, tuple(lengths.items()))
 
     def say(self, unit: Unit = "cm") -> str:
+        """The sentence with its lengths written in a unit."""
         return self.template.format(**{name: format_length(cm, unit) for name, cm in self.lengths})

@@ -149,7 +149,7 @@ def _make(cluster: Cluster, *, durable: bool = True) -> None:
             "--locale=C.UTF-8",
             f"--pwfile={secret.name}",
         ]
-        command = [cluster.programs / "initdb", "-D", cluster.data, *words, *quick]
+        command: list[str | Path] = [cluster.programs / "initdb", "-D", cluster.data, *words, *quick]
         run("initdb", "making a database cluster of our own", command, user=user, cwd=Path("/"))
     if not durable:
         with (cluster.data / "postgresql.conf").open("a") as settings:

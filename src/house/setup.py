@@ -53,7 +53,7 @@ def python_packages(*, tests: bool = False) -> None:
         debian.ensure("Python's venv module", ["python3-venv"], have)
         run("venv", "making a local Python environment", [sys.executable, "-m", "venv", "--clear", VENV])
         done("venv", sys.version)
-    words = ["install", "--disable-pip-version-check", "--require-hashes", "-r", lock]
+    words: list[str | Path] = ["install", "--disable-pip-version-check", "--require-hashes", "-r", lock]
     run(name, "installing the Python packages (hash-locked)", [PYTHON, "-m", "pip", *words])
     done(name, mark)
 

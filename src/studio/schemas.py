@@ -2,14 +2,16 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Any, Literal
+from typing import Annotated, Any, Literal, Self
 
 from django.http import HttpResponse
 from ninja import Schema
 from pydantic import BaseModel, ConfigDict, Field, StringConstraints, create_model
 
 from craft.cloth import words
+from craft.cloth.kinds import FIGURES, KIND
 from craft.cloth.piece import POSSIBLE
+from craft.judge import Figure, Sentence
 from studio.people.models import NAME_LENGTH
 
 #: A name as typed: trimmed, not empty, not endless.
@@ -23,6 +25,29 @@ def answer(told: BaseModel) -> HttpResponse:
     """A large answer, written as JSON once: reading it back through the interface's own response
     validation took a third of the request."""
     return HttpResponse(told.model_dump_json(), content_type="application/json")
+
+
+CSV = "text/csv; charset=utf-8"
+
+
+def attached(content: str | bytes, kind: str, name: str) -> HttpResponse:
+    """A file to keep."""
+    return HttpResponse(content, content_type=kind, headers={"Content-Disposition": f'attachment; filename="{name}"'})
+
+
+class Copied(BaseModel):
+    """A shape that is made from a value by the names of its fields; what it says otherwise is given beside."""
+
+    @classmethod
+    def of(cls, value: Any, unit: Unit = "cm", **more: Any) -> Self:
+        """The value as this shape, its sentences said in a unit."""
+        return cls(**more, **{name: _told(getattr(value, name), unit) for name in cls.model_fields if name not in more})
+
+
+def _told(value: Any, unit: Unit) -> Any:
+    if isinstance(value, Sentence | Figure):
+        return value.say(unit)
+    return list(value) if isinstance(value, tuple | frozenset) else value
 
 
 class Refusal(Schema):
@@ -42,7 +67,7 @@ class Text(BaseModel):
     text: str = Field(max_length=LONGEST)
 
 
-class RefusedOut(BaseModel):
+class RefusedOut(Copied):
     """A line of a table that cannot be taken, and why."""
 
     line: int
@@ -58,13 +83,18 @@ def _one_of(choices: tuple[str, ...]) -> Any:
     return Literal[choices]
 
 
+def _some_of(choices: tuple[str, ...]) -> Any:
+    one: Any = _one_of(choices)
+    return list[one]
+
+
 def _piece_fields() -> dict[str, Any]:
-    fields: dict[str, Any] = {"kind": (_one_of(tuple(words.SLOT_OF)), Field(alias="is"))}
+    fields: dict[str, Any] = {"kind": (_one_of(tuple(KIND)), Field(alias="is"))}
     fields |= {key: (_one_of(choices) | None, None) for key, choices in words.ONE_OF.items()}
-    fields |= {key: (list[_one_of(choices)] | None, None) for key, choices in words.SOME_OF.items()}
+    fields |= {key: (_some_of(choices) | None, None) for key, choices in words.SOME_OF.items()}
     fields |= dict.fromkeys(words.FLAGS, (bool | None, None))
     fields["colour"] = (Annotated[str, StringConstraints(max_length=20)] | None, None)
-    figures = sorted({figure for listed in words.FIGURES.values() for figure in listed})
+    figures = sorted({figure for listed in FIGURES.values() for figure in listed})
     most = {key: POSSIBLE[words.unit_of(key) or "cm"][1] for key in figures}
     fields |= {key: (Annotated[float, Field(ge=0, le=most[key])] | None, None) for key in figures}
     return fields
@@ -76,6 +106,6 @@ PieceWords: Any = create_model(
 )
 
 
-def said(piece: Any) -> dict[str, Any]:
+def words_of(piece: Any) -> dict[str, Any]:
     """The words of a piece as the craft reads them."""
     return {key: value for key, value in piece.model_dump(by_alias=True).items() if value is not None}

@@ -19,25 +19,25 @@ class StudioQuerySet(models.QuerySet[Any]):
         """Only the rows of the member's own studio."""
         return self.filter(studio_id=member.studio_id)
 
-    def kept(self) -> Self:
+    def not_removed(self) -> Self:
         """Rows that were not removed."""
         return self.filter(removed_at__isnull=True)
 
-    def found(self, **which: Any) -> Any:
+    def get_or_404(self, **which: Any) -> Any:
         """The one row, or a 404 that does not say whether another studio has it."""
         row = self.filter(**which).first()
         if row is None:
             raise Http404
         return row
 
-    def take_away(self, member: Member, **which: Any) -> None:
+    def soft_delete(self, member: Member, **which: Any) -> None:
         """Remove one kept row of the member's studio; it can be brought back. Raises Http404."""
-        row = self.of(member).kept().found(**which)
+        row = self.of(member).not_removed().get_or_404(**which)
         self.filter(pk=row.pk).update(removed_at=datetime.now(UTC), changed_by=member)
 
-    def bring_back(self, member: Member, **which: Any) -> Any:
+    def restore(self, member: Member, **which: Any) -> Any:
         """Undo a removal; the row. Raises Http404."""
-        row = self.of(member).found(**which)
+        row = self.of(member).get_or_404(**which)
         self.filter(pk=row.pk).update(removed_at=None)
         row.removed_at = None
         return row

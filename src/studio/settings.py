@@ -1,23 +1,22 @@
-"""Django settings. Everything that differs between machines comes from the environment,
-which `./basilwood` fills from its own ignored folder."""
+"""Django settings. Everything that differs between machines comes from `studio.environment`."""
 
 from __future__ import annotations
 
-import os
 from pathlib import Path
 
 from csp.constants import NONE, SELF
 
+from studio.environment import read
 from studio.shell import inline_script_hashes
 
 ROOT = Path(__file__).resolve().parents[2]
 WEB_BUILD = ROOT / "web" / "build"
 
-SECRET_KEY = os.environ["BASILWOOD_SECRET_KEY"]
+HERE = read()
+SECRET_KEY = HERE.secret_key
 DEBUG = False
-ALLOWED_HOSTS = os.environ.get("BASILWOOD_HOSTS", "127.0.0.1,localhost").split(",")
-# Behind TLS the cookies and redirects are secure; on loopback there is no TLS to ask for.
-SECURE = os.environ.get("BASILWOOD_TLS") == "1"
+ALLOWED_HOSTS = HERE.hosts.split(",")
+TAPE, SHOP, DEMO_PASSWORD = HERE.tape, HERE.shop, HERE.demo_password
 
 INSTALLED_APPS = [
     "django.contrib.auth",
@@ -52,11 +51,11 @@ WSGI_APPLICATION = "studio.wsgi.application"
 DATABASES = {
     "default": {
         "ENGINE": "django.db.backends.postgresql",
-        "NAME": os.environ.get("BASILWOOD_DB_NAME", "basilwood"),
-        "USER": os.environ.get("BASILWOOD_DB_USER", "basilwood"),
-        "PASSWORD": os.environ.get("BASILWOOD_DB_PASSWORD", ""),
-        "HOST": os.environ.get("BASILWOOD_DB_HOST", "127.0.0.1"),
-        "PORT": os.environ.get("BASILWOOD_DB_PORT", "5432"),
+        "NAME": HERE.db_name,
+        "USER": HERE.db_user,
+        "PASSWORD": HERE.db_password,
+        "HOST": HERE.db_host,
+        "PORT": HERE.db_port,
         "OPTIONS": {"pool": {"min_size": 1, "max_size": 6, "timeout": 10}},
     }
 }
@@ -77,15 +76,14 @@ AXES_RESET_ON_SUCCESS = True
 AXES_VERBOSE = False
 AXES_LOCKOUT_CALLABLE = "studio.security.locked_out"
 
-SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = SECURE_SSL_REDIRECT = SECURE
+SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = SECURE_SSL_REDIRECT = HERE.tls
 SESSION_COOKIE_SAMESITE = CSRF_COOKIE_SAMESITE = "Strict"
 SESSION_COOKIE_AGE = 14 * 24 * 3600
-SECURE_HSTS_SECONDS = 31536000 if SECURE else 0
+SECURE_HSTS_SECONDS = 31536000 if HERE.tls else 0
 SECURE_REFERRER_POLICY = "same-origin"
 X_FRAME_OPTIONS = "DENY"
 CSRF_FAILURE_VIEW = "studio.security.csrf_failure"
-# The dev server of the front end asks from another port.
-CSRF_TRUSTED_ORIGINS = [origin for origin in os.environ.get("BASILWOOD_ORIGINS", "").split(",") if origin]
+CSRF_TRUSTED_ORIGINS = list(filter(None, HERE.origins.split(",")))
 
 CONTENT_SECURITY_POLICY = {
     "DIRECTIVES": {
@@ -97,7 +95,7 @@ CONTENT_SECURITY_POLICY = {
         "img-src": [SELF, "data:"],
         "font-src": [SELF],
         # The measuring tape is heard on this machine, where there is one.
-        "connect-src": [SELF, *filter(None, [os.environ.get("BASILWOOD_TAPE")])],
+        "connect-src": [SELF, *filter(None, [TAPE])],
         "form-action": [SELF],
         "base-uri": [NONE],
         "frame-ancestors": [NONE],

@@ -11,7 +11,8 @@ from hypothesis import strategies as st
 from craft.cases.read import Malformed, read_cases
 from craft.cases.run import aims_of, body_of
 from craft.cloth import Piece
-from craft.cloth.words import COLOURS, FIT, KINDS, PATTERN
+from craft.cloth.kinds import KINDS
+from craft.cloth.words import COLOURS, FIT, PATTERN
 from craft.judge import Aims
 from craft.look import Look, Outfit, compose
 

@@ -10,7 +10,8 @@ from hypothesis import given, settings
 
 from craft.assessment import picture
 from craft.body import Body
-from craft.cloth.words import DRESS_CUTS, FIT, HEM, KINDS, LEG_CUTS, NECK, SWIM_DETAIL, TOP_CUTS
+from craft.cloth.kinds import KINDS
+from craft.cloth.words import DRESS_CUTS, FIT, HEM, LEG_CUTS, NECK, SWIM_DETAIL, TOP_CUTS
 from craft.draw.profile import draw_profile
 from craft.draw.shapes import Shape
 from craft.look import Look, Outfit, compose

@@ -11,14 +11,15 @@ from hypothesis import strategies as st
 from craft.advise.shopping import _SERVES, Number, shopping_numbers
 from craft.body import Body, Measures
 from craft.cloth import Piece
-from craft.cloth.description import NothingRead, read_description
+from craft.cloth.description import read_description
+from craft.cloth.kinds import KIND, KINDS
 from craft.cloth.stretch import gives_to, stretch
-from craft.cloth.words import KINDS, SLOT_OF
+from craft.errors import NothingRead
 from craft.fit import land
 from craft.fit.zones import WORDS, ease_word
 from craft.judge import Aims
 from craft.schools import Schools
-from craft.wear.bottom import CUFF_CM
+from craft.wear.cuts import CUFF_CM
 from craft.wear.shoes import barefoot_on
 
 A = {
@@ -73,10 +74,10 @@ def test_a_longer_piece_never_ends_higher_and_a_heel_moves_the_floor(
     body, heel = data.draw(bodies()), data.draw(heels)
     short, more = data.draw(st.floats(low, high)), data.draw(st.floats(0, 10))
     shoes = barefoot_on(heel)
-    one, two = (land(body, Piece.of({"is": kind, key: cm}), shoes).edge("hem").height for cm in (short, short + more))
-    assert two <= one + 1e-6
-    barefoot = land(body, Piece.of({"is": kind, key: short})).edge("hem").height
-    assert one == pytest.approx(barefoot + heel, abs=1e-6)
+    one, two = (land(body, Piece.of({"is": kind, key: cm}), shoes).edge("hem") for cm in (short, short + more))
+    assert two.height <= one.height + 1e-6
+    barefoot = land(body, Piece.of({"is": kind, key: short})).edge("hem").falls_to
+    assert one.falls_to == pytest.approx(barefoot + heel, abs=1e-6)
 
 
 @given(bodies(), st.floats(18, 40), st.floats(0, 6))
@@ -93,7 +94,7 @@ def test_a_longer_rise_never_lands_lower(body: Body, rise: float, more: float) -
 def test_every_kind_lands_inside_the_figure(kind: str, body: Body, heel: float) -> None:
     landed = land(
         body,
-        Piece.of({"is": kind, "neck": "v", "sleeve": "long"} if SLOT_OF[kind] == "top" else {"is": kind}),
+        Piece.of({"is": kind, "neck": "v", "sleeve": "long"} if KIND[kind].slot == "top" else {"is": kind}),
         barefoot_on(heel),
     )
     assert landed.edges, kind
@@ -133,7 +134,7 @@ def test_alterations_reach_what_they_say(body: Body, inseam: float) -> None:
                 assert change.cm % CUFF_CM == 0
             if change.key in ("hem", "cuff"):
                 after = land(body, piece.with_(inseam_cm=inseam - change.cm), barefoot_on(2.0))
-                assert after.edge("hem").height == pytest.approx(landed.edge("hem").height + change.cm)
+                assert after.edge("hem").falls_to == pytest.approx(landed.edge("hem").falls_to + change.cm)
                 if change.key == "hem":
                     assert after.edge("hem").at == "ankle"
                     assert next(one for one in after.checks if one.key == "length").stance == "fits"

@@ -16,7 +16,7 @@ from craft.cases.__main__ import main
 from craft.judge import Aims, judge
 from craft.look import Look, compose
 from craft.schools import Schools
-from craft.wear.bottom import CUTS
+from craft.wear.cuts import CUTS
 
 CASES = Path(__file__).parents[1] / "cases"
 BODY = Body.of(Measures.of({"stature": 165, "bust": 92, "waist": 74, "hip": 100, "crotch_height": 76}))

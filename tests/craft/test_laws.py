@@ -8,17 +8,16 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from craft.advise.doubt import doubts
 from craft.advise.mends import mends_for
 from craft.advise.rail import place_of, rank, with_piece
+from craft.advise.unsettled import unsettled
 from craft.assessment import picture
 from craft.body import Body, Measures, Quantity
 from craft.cloth import Piece
 from craft.draw.profile import draw_profile, side_of
-from craft.judge import RULES, Aims, Rule, judge
-from craft.judge.finding import Figure, Finding
+from craft.judge import RULES, Aims, judge
+from craft.judge.finding import warn
 from craft.look import Look, Outfit, compose
-from craft.units import Sentence
 from tests.craft.looks import judged_looks, looks
 from tests.craft.test_fit import bodies
 
@@ -49,26 +48,24 @@ def test_a_mend_raises_the_score_and_takes_its_finding_away(name: str, outfit: O
         assert rule not in {finding.rule for finding in after.findings if finding.stance == "against"}
 
 
-def test_a_caution_never_raises_a_verdict(monkeypatch: pytest.MonkeyPatch) -> None:
+def test_a_caution_never_raises_a_verdict() -> None:
     before = [judge(outfit, aims) for _, outfit, aims in LOOKS]
-    said = Finding(
-        "test.caution", "trailing_hem", "caution", 0.0, "floor", 0.0, Figure("x", 0, 0), "Mind", Sentence("Mind.")
+    said = warn("trailing_hem", ("floor", 0.0), "Mind", "Mind.")
+    warned = (
+        *RULES,
+        replace(RULES[0], id="test.caution", looks_at=frozenset(), about=None, check=lambda *_: iter([said])),
     )
-    warned = (*RULES, Rule("test", lambda _outfit, _aims: iter([said])))
-    monkeypatch.setattr("craft.judge.judgement.RULES", warned)
     for (_, outfit, aims), was in zip(LOOKS, before, strict=True):
-        now = judge(outfit, aims)
+        now = judge(outfit, aims, warned)
         assert (now.score, now.verdict) == (was.score, was.verdict) and len(now.findings) == len(was.findings) + 1
 
 
-def test_a_muted_rule_leaves_no_trace(monkeypatch: pytest.MonkeyPatch) -> None:
+def test_a_muted_rule_leaves_no_trace() -> None:
     for rule in RULES:
-        speaks = [(outfit, aims) for _, outfit, aims in LOOKS if list(rule.check(outfit, aims))][:2]
-        codes = {(f.rule, f.title) for outfit, aims in speaks for f in rule.check(outfit, aims)}
-        with monkeypatch.context() as muted:
-            muted.setattr("craft.judge.judgement.RULES", tuple(other for other in RULES if other is not rule))
-            for outfit, aims in speaks:
-                assert not codes & {(f.rule, f.title) for f in judge(outfit, aims).findings}
+        for outfit, aims in [(outfit, aims) for _, outfit, aims in LOOKS if rule.said_of(outfit, aims)][:2]:
+            muted = replace(outfit, schools=replace(outfit.schools, muted=frozenset({rule.id})))
+            said, left = (judge(one, aims).findings for one in (outfit, muted))
+            assert left == tuple(finding for finding in said if finding.rule != rule.id)
 
 
 @given(looks(), st.permutations(["belt", "scarf", "earrings", "bag"]))
@@ -132,14 +129,14 @@ def test_the_judged_cases_agree_far_beyond_what_is_asked() -> None:
 def test_a_verdict_that_rests_on_an_estimate_names_the_measure_that_settles_it() -> None:
     look = Look.of([{"is": "jeans", "cut": "wide", "inseam_cm": 78}, {"is": "tee", "tuck": "full"}, {"is": "loafers"}])
     guessed = Body.of(Measures.of({"stature": 168, "bust": 92, "waist": 74, "hip": 100}))
-    found = doubts(guessed, look)
-    assert "crotch_height" in {doubt.measure for doubt in found}
-    for doubt in found:
-        for end, verdict in zip(guessed.quantity(doubt.measure).range80, (doubt.low, doubt.high), strict=True):
-            taken = {**guessed.measures.figures, doubt.measure: Quantity(end, 0.5, "measured")}
+    found = unsettled(guessed, look)
+    assert "crotch_height" in {one.measure for one in found}
+    for one in found:
+        for end, verdict in zip(guessed.quantity(one.measure).range80, (one.low, one.high), strict=True):
+            taken = {**guessed.measures.figures, one.measure: Quantity(end, 0.5, "measured")}
             assert judge(compose(Body.of(Measures.of(taken)), look)).verdict == verdict
     settled = Body.of(Measures.of({**guessed.measures.figures, "crotch_height": 79.5}))
-    assert "crotch_height" not in {doubt.measure for doubt in doubts(settled, look)}
+    assert "crotch_height" not in {one.measure for one in unsettled(settled, look)}
 
 
 @given(bodies(), looks())

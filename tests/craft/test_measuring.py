@@ -12,8 +12,9 @@ from hypothesis import strategies as st
 from craft.advise.next_measure import next_measures
 from craft.body import Body, Measures, Quantity
 from craft.body.estimate import estimate
-from craft.body.measures import MEASURES, SIDED, TOLERANCE, UnknownMeasure, kind_of
+from craft.body.measures import MEASURES, SIDED, TOLERANCE, kind_of
 from craft.draw.tape import tape_on
+from craft.errors import UnknownMeasure
 from craft.measuring.ageing import GOOD_FOR, carry, due_on
 from craft.measuring.cards import CARDS, PROTOCOLS, in_order
 from craft.measuring.change import compare, doubtful_after

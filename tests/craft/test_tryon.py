@@ -9,12 +9,13 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from craft.body import Body, Measures, Quantity
-from craft.cloth import Piece, UnknownWord
+from craft.cloth import Piece
 from craft.cloth.colour import nearest_name
+from craft.cloth.kinds import FIBRES, KIND, KINDS
 from craft.cloth.quick import read_line
 from craft.cloth.stretch import loosens, stretch
-from craft.cloth.words import FIBRES, KINDS, SLOT_OF, figures_of
 from craft.draw.flat_lines import HALVED, flat_lines
+from craft.errors import UnknownWord
 from craft.fit import Landed, land
 from craft.fit.chart import SizeChart
 from craft.fit.fitting import Check
@@ -41,8 +42,8 @@ SEEN = [
 
 
 def at(landed: Landed, key: str) -> float:
-    """The height of an edge or the ease of a zone, cm."""
-    edges = {edge.key: edge.height for edge in landed.edges}
+    """Where the length of an edge takes it, or the ease of a zone, cm."""
+    edges = {edge.key: edge.falls_to for edge in landed.edges}
     return edges[key] if key in edges else {ease.zone: ease.cm for ease in landed.eases}[key]
 
 
@@ -121,11 +122,11 @@ def test_an_alteration_that_was_made_lands_where_it_said(piece: dict[str, object
 def test_the_tape_lies_on_the_flat_and_only_for_figures_the_kind_has(kind: str) -> None:
     landed = land(BODY, Piece.of({"is": kind}))
     lines = flat_lines(BODY, landed)
-    assert {line.key for line in lines} <= set(figures_of(kind))
+    assert {line.key for line in lines} <= set(KIND[kind].figures)
     for line in lines:
         (x0, y0), (x1, y1) = line.points
         assert (x0 - x1) ** 2 + (y0 - y1) ** 2 > 0.01 and line.half == (line.key in HALVED)
-    wanted = {"bottom": 4, "top": 4, "layer": 4, "one_piece": 4}.get(SLOT_OF[kind], 0)
+    wanted = {"bottom": 4, "top": 4, "layer": 4, "one_piece": 4}.get(KIND[kind].slot, 0)
     assert len(lines) >= wanted
 
 

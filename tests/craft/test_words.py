@@ -13,10 +13,12 @@ from craft.assessment import picture
 from craft.body import Body, Measures
 from craft.cloth import Piece
 from craft.cloth.colour import difference, lightness
+from craft.cloth.kinds import KINDS
 from craft.cloth.spoken import hear
-from craft.cloth.words import COLOURS, FIT, KINDS, LEG_CUTS, NECK, ONE_OF, TUCK, said
+from craft.cloth.words import COLOURS, FIT, LEG_CUTS, NECK, ONE_OF, TUCK, said
+from craft.errors import UnknownSchool
 from craft.look import Look, compose
-from craft.schools import Schools, UnknownSchool
+from craft.schools import Schools
 from craft.wear import wear_bottom, wear_top
 from craft.wear.ease import FIT_EASE, fit_word, reads_as, top_volume
 from craft.wear.shoes import barefoot_on

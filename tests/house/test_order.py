@@ -15,10 +15,11 @@ BIN = Path(sys.executable).parent
 CHECKS = {
     "ruff": [BIN / "ruff", "check", "."],
     "ruff format": [BIN / "ruff", "format", "--check", "."],
-    "mypy, strict on craft": [BIN / "mypy"],
+    "mypy, strict": [BIN / "mypy"],
     "arrows only go down": [BIN / "lint-imports"],
     "svelte-check": ["npm", "--prefix", "web", "run", "check"],
     "the screens' logic": ["npm", "--prefix", "web", "run", "test"],
+    "eslint": ["npm", "--prefix", "web", "run", "eslint"],
     "prettier": ["npm", "--prefix", "web", "run", "lint"],
 }
 

@@ -14,7 +14,8 @@ from craft.body import Body, Measures
 from craft.cloth import Piece
 from craft.wear.shoes import barefoot_on
 from stands.shop.feed import products_json, size_charts_csv
-from studio.shopping.feed import NoShop, read_feed
+from studio.errors import NoShop
+from studio.shopping.feed import read_feed
 
 TAKEN = {
     "stature": 165,

@@ -1,4 +1,4 @@
-"""What is asked of looks over the wire: held up, ranked, doubted, seen from the side; the same as the engine says, and only
+"""What is asked of looks over the wire: held up, ranked, unsettled, seen from the side; the same as the engine says, and only
 of what is the house's own."""
 
 from __future__ import annotations
@@ -11,9 +11,9 @@ import pytest
 from craft.advise.mends import mends_for
 from craft.advise.rail import place_of
 from craft.cloth import Piece
-from craft.cloth.words import KINDS
+from craft.cloth.kinds import KINDS
 from craft.judge import judge
-from studio.schemas import PieceWords, said
+from studio.schemas import PieceWords, words_of
 from tests.craft.looks import judged_looks
 from tests.studio.conftest import House
 from tests.studio.test_rack import hang_piece
@@ -71,15 +71,15 @@ def test_the_rail_ranks_the_rack_beside_what_is_on_and_leaves_out_what_is_to_go(
     assert goes[0]["score"] > goes[1]["score"] and goes[1]["verdict"] == "against" and goes[1]["why"]
 
 
-def test_a_doubt_names_the_measure_and_goes_when_it_is_taken(house: House) -> None:
+def test_an_unsettled_measure_is_named_and_goes_when_it_is_taken(house: House) -> None:
     house.read("stature", "168")
     look = [{"is": "jeans", "cut": "wide", "inseam_cm": 78}, {"is": "tee", "tuck": "full"}, {"is": "loafers"}]
-    doubts = asked(house, "doubts", look)["doubts"]
-    assert "crotch_height" in {one["measure"] for one in doubts}
-    assert all(one["low"] != one["high"] and one["label"].lower() in one["text"].lower() for one in doubts)
+    unsettled = asked(house, "unsettled", look)["unsettled"]
+    assert "crotch_height" in {one["measure"] for one in unsettled}
+    assert all(one["low"] != one["high"] and one["label"].lower() in one["text"].lower() for one in unsettled)
     house.read("crotch_height", "79.5")
-    assert "crotch_height" not in {one["measure"] for one in asked(house, "doubts", look)["doubts"]}
-    assert asked(house, "doubts", []) == {"doubts": []}
+    assert "crotch_height" not in {one["measure"] for one in asked(house, "unsettled", look)["unsettled"]}
+    assert asked(house, "unsettled", []) == {"unsettled": []}
 
 
 def test_the_side_is_drawn_of_what_is_on_and_of_the_body_alone(house: House) -> None:
@@ -129,4 +129,4 @@ def test_every_mend_can_be_put_on_as_it_is_sent() -> None:
             worn = {place_of(piece): piece.described() for piece in outfit.look.pieces}
             change = json.loads(json.dumps(dict(mend.change)))
             words = {key: word for key, word in {**worn[mend.slot], **change}.items() if word is not None}
-            Piece.of(said(PieceWords.model_validate(words)))
+            Piece.of(words_of(PieceWords.model_validate(words)))

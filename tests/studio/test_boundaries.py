@@ -53,7 +53,7 @@ BODIES: dict[str, Any] = {
     "/rack/{piece_id}/errands": errand(),
     "/errands/{errand_id}": {"version": 1, "due_on": "2026-12-24"},
     "/clients/{client_id}/assess": {"pieces": []},
-    "/clients/{client_id}/doubts": {"pieces": []},
+    "/clients/{client_id}/unsettled": {"pieces": []},
     "/clients/{client_id}/rail": {"pieces": []},
     "/clients/{client_id}/remedies": {"pieces": []},
     "/clients/{client_id}/views": {"pieces": []},
@@ -66,7 +66,7 @@ BODIES: dict[str, Any] = {
 }
 OPEN = {("get", "/session"), ("post", "/session"), ("delete", "/session")}
 #: Addresses that name no row: a rule is everybody's, and test_rules holds whose looks it tells.
-NO_ROW = ("/rules/{key}/looks",)
+NO_ROW = ("/rules/{rule_id}/looks",)
 METHODS = ("get", "post", "put", "patch", "delete")
 
 

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from typing import Any
+
 import pytest
 
 from stands.shop.feed import size_charts_csv
@@ -82,8 +84,10 @@ def test_a_chart_is_taken_away_and_brought_back_and_a_newer_one_stays(house: Hou
     assert told["id"] == newer["id"] != chart["id"] and len(house.api.ask("GET", "/charts").told["charts"]) == 2
 
 
-def test_the_shops_charts_are_read_where_a_shop_answers(house: House, monkeypatch: pytest.MonkeyPatch) -> None:
-    monkeypatch.delenv("BASILWOOD_SHOP", raising=False)
+def test_the_shops_charts_are_read_where_a_shop_answers(
+    house: House, settings: Any, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    settings.SHOP = ""
     assert house.api.ask("GET", "/charts/shop").status_code == 503
     monkeypatch.setattr(feed, "charts_table", size_charts_csv)
     text = house.api.ask("GET", "/charts/shop").told["text"]

@@ -99,7 +99,7 @@ def test_what_was_seen_corrects_the_piece_or_the_estimate_and_can_be_taken_back(
             for e in fitted.api.ask("GET", f"/rack/{piece['id']}?heel_cm=0").told["placed"]["edges"]
             if e["key"] == "hem"
         )
-        assert abs(hem["height"] - 2.0) < 0.4
+        assert abs(hem["falls_to"] - 2.0) < 0.4
         fitted.api.ask("POST", f"{path}/uncorrect", {"whose": whose, "key": key})
         assert (crotch(fitted)["cm"], rack(fitted)[0]["piece"]["inseam_cm"]) == before
     refused = fitted.api.ask("POST", f"{path}/correct", {"whose": "piece", "key": "hip_cm"})

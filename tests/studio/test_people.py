@@ -29,8 +29,8 @@ def test_a_stale_rename_is_answered_with_what_is_there(house: House) -> None:
 
 
 def test_the_list_counts_measures_once_however_often_they_were_taken(house: House) -> None:
-    first = house.read("hip", "100").told
-    house.read("hip", "100.4", after=first["id"])
+    first = house.take("hip", "100")
+    house.read("hip", "100.4", after=first)
     house.read("waist", "74")
     house.keep("One")
     row = house.api.ask("GET", "/clients").told["rows"][0]
@@ -70,11 +70,11 @@ def test_the_vocabulary_offers_only_what_can_be_hung(house: House) -> None:
             assert any(shape["slot"] in (slot, kind) for shape in told.told["shapes"])
 
 
-def test_the_demo_is_loaded_once_and_is_worth_looking_at(db: None, monkeypatch: pytest.MonkeyPatch) -> None:
-    monkeypatch.delenv("BASILWOOD_DEMO_PASSWORD", raising=False)
+def test_the_demo_is_loaded_once_and_is_worth_looking_at(db: None, settings: Any) -> None:
+    settings.DEMO_PASSWORD = ""
     with pytest.raises(CommandError, match="not set"):
         call_command("load_demo")
-    monkeypatch.setenv("BASILWOOD_DEMO_PASSWORD", PASSWORD)
+    settings.DEMO_PASSWORD = PASSWORD
     for _ in range(2):
         call_command("load_demo", verbosity=0)
     assert Studio.objects.count() == 2
@@ -98,10 +98,10 @@ def test_two_stylists_of_one_studio_share_its_rows(house: House, django_user_mod
     browser = Browser()
     browser.force_login(colleague, backend="django.contrib.auth.backends.ModelBackend")
     theirs = Api(browser)
-    first = house.read("hip", "100").told
-    body = {"id": str(uuid.uuid4()), "measure": "hip", "typed": "99.6", "unit": "cm", "after": first["id"]}
+    first = house.take("hip", "100")
+    body = {"id": str(uuid.uuid4()), "measure": "hip", "typed": "99.6", "unit": "cm", "after": first}
     assert theirs.ask("POST", f"/clients/{house.client.id}/readings", body).status_code == 200
-    late = house.read("hip", "101", after=first["id"])
+    late = house.read("hip", "101", after=first)
     assert late.status_code == 409
     assert late.told["message"] == "Cy Loom took this measure meanwhile."
     assert [row["taken_by"] for row in house.desk()["hip"]["readings"]] == ["Ada Stitch", "Cy Loom"]

@@ -26,8 +26,8 @@ def furnished(house: House) -> None:
     brief = {"changed": "New work", "limits": ["wool"], "week": [{"occasion": "dinner", "share": 20}]}
     house.api.ask("PATCH", path, {"version": 1, "note": "Cellist", "brief": brief, "aims": {"show": ["waist"]}})
     house.read("hip", "99in", set_aside=True)
-    first = house.read("hip", "100").told
-    house.api.ask("POST", f"{path}/readings/{first['id']}/withdraw")
+    first = house.take("hip", "100")
+    house.api.ask("POST", f"{path}/readings/{first}/withdraw")
     house.read("hip", "39 1/2in")
     aged(house, 90)
     house.begin()

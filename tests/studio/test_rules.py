@@ -18,7 +18,7 @@ LOOSE = [
 
 
 def rules(house: House) -> dict[str, dict[str, Any]]:
-    return {rule["key"]: rule for rule in house.api.ask("GET", "/rules").told["rules"]}
+    return {rule["id"]: rule for rule in house.api.ask("GET", "/rules").told["rules"]}
 
 
 def mute(house: House, *keys: str, version: int = 1) -> Any:
@@ -50,7 +50,7 @@ def test_what_another_way_would_change_is_told_before_it_is_taken(house: House, 
     other.keep("Theirs", LOOSE)
     house.read("stature", "165")
     hang(house, "navy trousers high rise, front rise 25")
-    many = [rule.key for rule in RULES if rule.subject in ("volume", "feet", "edges", "cloth")]
+    many = [rule.id for rule in RULES if rule.subject in ("volume", "feet", "edges", "cloth")]
     told = house.api.ask("POST", "/rules/effect", {"schools": {}, "muted": many}).told
     assert [(one["name"], one["now"]) for one in told["looks"]] == [("Tents", "against")] and told["judged"] == 1
     assert told["landed"] == 1 and told["pieces"] == {}

@@ -70,8 +70,8 @@ def test_a_pasted_description_is_placed_and_what_is_no_figure_is_said(house: Hou
     assert "label says high" in checks["rise"]["text"]
     assert checks["length"]["stance"] == "against" and checks["length"]["alterations"]
     higher = house.api.ask("POST", path, {"text": text, "heel_cm": 7}).told
-    hem = {edge["key"]: edge["height"] for edge in higher["edges"]}["hem"]
-    assert round(hem - {edge["key"]: edge["height"] for edge in told["edges"]}["hem"], 1) == 5.5
+    hem = {edge["key"]: edge["falls_to"] for edge in higher["edges"]}["hem"]
+    assert round(hem - {edge["key"]: edge["falls_to"] for edge in told["edges"]}["hem"], 1) == 5.5
     refused = house.api.ask("POST", path, {"text": "a lovely pair"})
     assert refused.status_code == 422 and "No figure was found" in refused.told["message"]
     assert house.api.ask("POST", path, {"text": "inseam 70", "heel_cm": 99}).status_code == 422
@@ -86,12 +86,12 @@ def test_sentences_are_said_in_the_studios_unit(house: House) -> None:
     assert told["read"][0]["cm"] == 76.2
 
 
-def test_a_studio_without_a_shop_or_with_a_silent_one_is_told_so(house: House, monkeypatch: Any) -> None:
+def test_a_studio_without_a_shop_or_with_a_silent_one_is_told_so(house: House, settings: Any) -> None:
     path = f"{measured(house)}/shelf"
-    monkeypatch.delenv("BASILWOOD_SHOP", raising=False)
+    settings.SHOP = ""
     told = house.api.ask("GET", path)
     assert told.status_code == 503 and "No shop is connected" in told.told["message"]
-    monkeypatch.setenv("BASILWOOD_SHOP", "http://127.0.0.1:9")
+    settings.SHOP = "http://127.0.0.1:9"
     assert "does not answer" in house.api.ask("GET", path).told["message"]
 
 

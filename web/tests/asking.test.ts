@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import type { Look, Piece, Schemas } from "../src/lib/api/client";
+import type { Look, Piece } from "../src/lib/api/client";
 import { Compare } from "../src/lib/client/compare.svelte";
 import { askedOf, factsApart, NOTHING_SAID, reads, settingSaid } from "../src/lib/client/facts";
 import { History } from "../src/lib/client/history.svelte";
@@ -7,6 +7,7 @@ import { LookTable } from "../src/lib/client/table.svelte";
 import { changesOf, inWords, Ways, type Way } from "../src/lib/client/ways.svelte";
 import { Views } from "../src/lib/client/views.svelte";
 import { calls, on, refuse, reset, sent } from "./server";
+import { words } from "./words";
 
 vi.mock("../src/lib/api/client", async () => (await import("./server")).fakeClient);
 beforeEach(() => {
@@ -116,14 +117,13 @@ describe("looks held up while answers are on their way", () => {
 
 describe("the look table", () => {
   const ASSESS = "/api/clients/c/assess";
-  const DOUBTS = "/api/clients/c/doubts";
-  const words = { kinds: { bottom: ["jeans"], top: ["tee"] } } as unknown as Schemas["Vocabulary"];
+  const UNSETTLED = "/api/clients/c/unsettled";
   let table: LookTable;
   beforeEach(() => {
     on("POST", ASSESS, ({ body }) => ({
       data: { stature: 165, edges: [], shapes: [], findings: [], score: (body.pieces as Piece[]).length },
     }));
-    on("POST", DOUBTS, () => ({ data: { doubts: [{ measure: "hip" }] } }));
+    on("POST", UNSETTLED, () => ({ data: { unsettled: [{ measure: "hip" }] } }));
     on("POST", "/api/clients/c/looks", ({ body }) => ({ data: { id: "l", version: 1, ...body } }));
     on("PUT", "/api/looks/l", ({ body }) => ({
       data: { id: "l", ...body, version: Number(body.version) + 1 },
@@ -146,18 +146,18 @@ describe("the look table", () => {
     expect(table.trouble).toBe("The server does not answer.");
   });
 
-  it("asks about doubts when the hand rests, and never while it moves a hem", async () => {
+  it("asks about unsettled when the hand rests, and never while it moves a hem", async () => {
     table.draft.change("bottom", { is: "jeans" }, "jeans");
     await soon(800);
-    expect([sent(DOUBTS).length, table.doubts]).toEqual([0, []]);
+    expect([sent(UNSETTLED).length, table.unsettled]).toEqual([0, []]);
     table.preview("bottom", { inseam_cm: 70 });
     await soon(3000);
-    expect(sent(DOUBTS)).toEqual([]);
+    expect(sent(UNSETTLED)).toEqual([]);
     expect(sent(ASSESS).at(-1)).toMatchObject({ moving: true, pieces: [{ is: "jeans", inseam_cm: 70 }] });
     expect(table.draft.pieces.bottom).toEqual({ is: "jeans" });
     table.draft.change("bottom", { inseam_cm: 70 }, "moving the hem");
     await soon(2000);
-    expect([sent(DOUBTS).length, table.doubts.length]).toEqual([1, 1]);
+    expect([sent(UNSETTLED).length, table.unsettled.length]).toEqual([1, 1]);
     expect(sent(ASSESS).at(-1)).toMatchObject({ moving: false });
   });
 

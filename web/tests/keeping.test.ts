@@ -6,6 +6,7 @@ import { Draft } from "../src/lib/client/draft.svelte";
 import { History } from "../src/lib/client/history.svelte";
 import { PeopleList } from "../src/lib/people/list.svelte";
 import { calls, on, refuse, reset, sent } from "./server";
+import { words } from "./words";
 
 vi.mock("../src/lib/api/client", async () => (await import("./server")).fakeClient);
 
@@ -114,12 +115,8 @@ describe("the look on the figure", () => {
   let asked: number;
   beforeEach(() => {
     asked = 0;
-    const slotOf = (kind: string) =>
-      ({ jeans: "bottom", trousers: "bottom", shorts: "bottom", tee: "top", loafers: "shoes" })[
-        kind
-      ] as never;
     history = new History();
-    draft = new Draft("c", slotOf, history, () => (asked += 1));
+    draft = new Draft("c", words, history, () => (asked += 1));
     on("POST", NEW, ({ body }) => ({ data: { id: "l", version: 1, ...body } }));
     on("PUT", "/api/looks/l", ({ body }) => ({
       data: { id: "l", ...body, version: Number(body.version) + 1 },

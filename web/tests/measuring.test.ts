@@ -70,7 +70,7 @@ beforeEach(async () => {
         withdrawn: false,
       },
     ];
-    return { data: { id: body.id, measure: name } };
+    return { data: desk() };
   });
   measuring = new Measuring("c", KNOWN, new History(), () => (changes += 1));
   await measuring.load();
@@ -129,8 +129,8 @@ describe("a session at the desk", () => {
   });
 
   it("takes a reading back and brings it again with undo", async () => {
-    on("POST", `${READINGS}/x/withdraw`, () => ((kept.stature![0]!.withdrawn = true), { data: {} }));
-    on("POST", `${READINGS}/x/restore`, () => ((kept.stature![0]!.withdrawn = false), { data: {} }));
+    on("POST", `${READINGS}/x/withdraw`, () => ((kept.stature![0]!.withdrawn = true), { data: desk() }));
+    on("POST", `${READINGS}/x/restore`, () => ((kept.stature![0]!.withdrawn = false), { data: desk() }));
     kept.stature = [{ id: "x", cm: 165, set_aside: false, withdrawn: false }];
     await measuring.load();
     await measuring.withdraw({ id: "x", measure: "stature", typed: "165" } as Schemas["ReadingOut"]);
@@ -160,7 +160,7 @@ describe("a doubt", () => {
           },
         ],
       };
-      return { data: {} };
+      return { data: desk() };
     });
     await type("29");
   });
@@ -203,7 +203,7 @@ describe("somebody else", () => {
         return refuse(409, "Bo took this measure meanwhile.", { current: { id: "theirs", cm: 164 } });
       }
       kept.stature!.push({ id: String(body.id), cm: 165, set_aside: false, withdrawn: false });
-      return { data: {} };
+      return { data: desk() };
     });
     await type("165");
     expect(measuring.doubt?.theirs).toMatchObject({ cm: 164 });
@@ -246,7 +246,7 @@ describe("the tape at the desk", () => {
   it("waits while the server does not answer, and loses nothing", async () => {
     vi.useFakeTimers();
     const held = tape(read(1, "stature", "165"));
-    const works = () => ({ data: {} });
+    const works = () => ({ data: desk() });
     on("POST", READINGS, () => refuse(0, "The server does not answer."));
     await measuring.fromTape();
     expect(measuring.trouble).toContain("The tape remembers");
@@ -264,7 +264,7 @@ describe("the tape at the desk", () => {
     on("POST", READINGS, ({ body }) =>
       body.measure === "stature" && !body.set_aside
         ? refuse(422, "A digit?", { reason: "digits", refused: false })
-        : { data: {} },
+        : { data: desk() },
     );
     await measuring.fromTape();
     expect([measuring.doubt?.measure, held.waiting.length]).toEqual(["stature", 2]);

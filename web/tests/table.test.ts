@@ -3,7 +3,9 @@ import { Compare } from "../src/lib/client/compare.svelte";
 import { NOTHING_SAID } from "../src/lib/client/facts";
 import { Following } from "../src/lib/client/following";
 import { movable, moved } from "../src/lib/client/hems";
-import { givesWay, kindsAt, placeOf, titleOf } from "../src/lib/client/places";
+import { asked, flagOf, meant } from "../src/lib/client/asked";
+import { givesWay, isCovered, kindsAt, placeOf, titleOf } from "../src/lib/client/kinds";
+import { words } from "./words";
 import { found, inRows } from "../src/lib/client/shelf";
 import { Rail } from "../src/lib/client/rail.svelte";
 import type { Look, Piece, Schemas } from "../src/lib/api/client";
@@ -15,20 +17,15 @@ import { calls, on, refuse, reset, sent, settled } from "./server";
 vi.mock("../src/lib/api/client", async () => (await import("./server")).fakeClient);
 beforeEach(reset);
 
-const words = {
-  kinds: {
-    top: ["tee", "knit"],
-    one_piece: ["dress", "dungarees"],
-    extra: ["belt", "scarf"],
-    shoes: ["pumps"],
-  },
-} as unknown as Schemas["Vocabulary"];
 const edge = (more: object = {}) =>
   ({
     key: "leg_hem",
     slot: "bottom",
     name: "jeans hem",
     height: 10,
+    falls_to: 10,
+    figure: "inseam_cm",
+    length: 70,
     seen: true,
     ...more,
   }) as Schemas["EdgeOut"];
@@ -47,10 +44,40 @@ describe("where pieces go", () => {
   });
 
   it("lets a dress take the place of top and bottom, and a bib only that of the bottom", () => {
-    expect(givesWay("one_piece", { is: "dress" } as Piece)).toEqual(["top", "bottom"]);
-    expect(givesWay("one_piece", { is: "dungarees" } as Piece)).toEqual(["bottom"]);
-    expect(givesWay("top", { is: "tee" } as Piece)).toEqual(["one_piece"]);
-    expect(givesWay("shoes", { is: "pumps" } as Piece)).toEqual([]);
+    const off = (to: string) =>
+      ["tee", "jeans", "dress", "dungarees", "pumps"].filter((worn) => givesWay(words, worn, to));
+    expect(off("dress")).toEqual(["tee", "jeans", "dress", "dungarees"]);
+    expect(off("dungarees")).toEqual(["jeans", "dress", "dungarees"]);
+    expect(off("tee")).toEqual(["tee", "dress"]);
+    expect(off("pumps")).toEqual(["pumps"]);
+    expect(givesWay(words, "toga", "tee")).toBe(false);
+    const bib = [{ is: "dungarees" }] as Piece[];
+    expect([isCovered(words, "top", bib), isCovered(words, "bottom", bib)]).toEqual([false, true]);
+  });
+
+  it("asks of each kind the words that it has, and of a leg what a skirt has not", () => {
+    const keys = (place: string, kind: string) => asked(words, place, kind).map((row) => row.key);
+    expect(keys("bottom", "jeans")).toContain("rise");
+    expect(keys("bottom", "skirt")).not.toContain("rise");
+    expect([keys("shoes", "pumps").includes("shaft"), keys("shoes", "tall_boots").includes("shaft")]).toEqual(
+      [false, true],
+    );
+    expect([flagOf(words, "bottom", "jeans"), flagOf(words, "bottom", "skirt")]).toEqual(["cuffed", null]);
+    expect([keys("belt", "belt")[0], keys("swimsuit", "swimsuit")[0]]).toEqual(["belted", "neck"]);
+  });
+
+  it("lets a word that is said take the place of the figure that was measured", () => {
+    expect(meant(words, { is: "jeans" } as Piece, "hem", "ankle")).toEqual({
+      hem: "ankle",
+      hem_cm: null,
+      inseam_cm: null,
+    });
+    expect(meant(words, { is: "skirt" } as Piece, "hem", "knee")).toEqual({
+      hem: "knee",
+      hem_cm: null,
+      length_cm: null,
+    });
+    expect(meant(words, { is: "jeans" } as Piece, "cut", "slim")).toEqual({ cut: "slim" });
   });
 });
 
@@ -62,6 +89,13 @@ describe("a hem moved by hand", () => {
       words: { inseam_cm: 67 },
       figure: "inseam_cm",
       by: -3,
+    });
+  });
+
+  it("is counted from where the length takes it, where the foot holds it up", () => {
+    const stacked = edge({ height: 7, falls_to: 2.7, length: 74 });
+    expect(moved(stacked, { is: "jeans", inseam_cm: 74 } as Piece, 10, 165).words).toEqual({
+      inseam_cm: 66.7,
     });
   });
 
@@ -79,7 +113,7 @@ describe("a hem moved by hand", () => {
     expect(movable(edge(), { is: "jeans" } as Piece)).toBe(true);
     expect(movable(edge({ seen: false }), { is: "jeans" } as Piece)).toBe(false);
     expect(movable(edge({ key: "top_hem", slot: "top" }), tee)).toBe(false);
-    expect(movable(edge({ key: "waistband" }), { is: "jeans" } as Piece)).toBe(false);
+    expect(movable(edge({ key: "waistband", figure: null }), { is: "jeans" } as Piece)).toBe(false);
     expect(movable(edge(), undefined)).toBe(false);
   });
 
@@ -212,10 +246,10 @@ describe("looks held up", () => {
 });
 
 describe("house rules", () => {
-  const rule = (key: string, muted = false): RuleRow => ({
-    key,
+  const rule = (id: string, muted = false): RuleRow => ({
+    id,
     subject: "volume",
-    says: `${key}.`,
+    says: `${id}.`,
     muted,
     touches: 2,
     schools: [],
@@ -239,7 +273,7 @@ describe("house rules", () => {
     const asked = { schools, muted: ["volume.cling", "volume.waist"], borders: {} };
     expect(sent("/api/rules/effect")).toEqual([asked]);
     on("PATCH", "/api/studio", ({ body }) => {
-      held = held.map((one) => ({ ...one, muted: (body.muted as string[]).includes(one.key) }));
+      held = held.map((one) => ({ ...one, muted: (body.muted as string[]).includes(one.id) }));
       return { data: { schools: {}, version: 5 } };
     });
     expect(await house.turn(held[1]!)).toEqual({ before: { muted: ["volume.cling"] } });
@@ -272,7 +306,7 @@ describe("house rules", () => {
     const house = new HouseRules();
     await house.load();
     house.sought = "CLING";
-    expect(house.shown.map((one) => one.key)).toEqual(["volume.cling"]);
+    expect(house.shown.map((one) => one.id)).toEqual(["volume.cling"]);
     house.open = "volume.cling";
     await house.show(house.shown[0]!);
     expect([house.open, calls.length]).toEqual([null, 2]);

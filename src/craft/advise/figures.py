@@ -2,12 +2,15 @@
 
 from __future__ import annotations
 
+from craft.cloth import Piece
 from craft.look import Outfit
-from craft.wear.over import over_bust, over_hip
-from craft.wear.top import top_length
+from craft.wear import Landing
+from craft.wear.length import fall_of
+
+Figures = tuple[tuple[str, float], ...]
 
 
-def figures_worn(outfit: Outfit) -> dict[str, tuple[tuple[str, float], ...]]:
+def figures_worn(outfit: Outfit) -> dict[str, Figures]:
     """By slot, the figures that place its edges, cm: what to shop for to have the same again.
 
     >>> from craft.body import Body, Measures
@@ -16,24 +19,21 @@ def figures_worn(outfit: Outfit) -> dict[str, tuple[tuple[str, float], ...]]:
     >>> [key for key, _ in figures_worn(compose(body, Look.of([{"is": "jeans"}])))["bottom"]]
     ['front_rise_cm', 'inseam_cm', 'leg_opening_cm']
     """
-    found: dict[str, tuple[tuple[str, float], ...]] = {}
-    body, bottom, top, shoes, layer = outfit.body, outfit.bottom, outfit.top, outfit.shoes, outfit.outer
-    shoulder = body.height("shoulder") + outfit.lift
-    waist = body.height("waist")
-    if bottom and bottom.piece.slot == "bottom" and bottom.has_legs:
-        found["bottom"] = (
-            ("front_rise_cm", bottom.front_rise),
-            ("inseam_cm", bottom.inseam),
-            ("leg_opening_cm", bottom.opening),
-        )
-    elif bottom and bottom.piece.kind == "skirt":
-        found["bottom"] = (("length_cm", waist + outfit.lift + over_hip(body, waist) - bottom.hem.cm),)
-    elif bottom and bottom.piece.kind == "dress":
-        found["one_piece"] = (("length_cm", shoulder + 0.5 * over_hip(body, waist) - bottom.hem.cm),)
+    found: dict[str, Figures] = {}
+    bottom, top, shoes, layer = outfit.bottom, outfit.top, outfit.shoes, outfit.outer
+    if bottom:
+        rise: Figures = (("front_rise_cm", bottom.front_rise),) if bottom.has_legs else ()
+        opening: Figures = (("leg_opening_cm", bottom.opening),) if bottom.has_legs else ()
+        found[bottom.piece.slot] = (*rise, *_length(outfit, bottom.piece, bottom.hem), *opening)
     if top and top.piece.slot == "top":
-        found["top"] = (("length_cm", top_length(body, top, outfit.lift)), ("chest_cm", top.chest))
+        found["top"] = (*_length(outfit, top.piece, top.hem), ("chest_cm", top.chest))
     if layer:
-        found["layer"] = (("length_cm", shoulder + over_bust(body) - layer.hem.cm),)
+        found["layer"] = _length(outfit, layer.piece, layer.hem)
     if shoes.piece:
         found["shoes"] = (("heel_cm", shoes.heel),)
     return found
+
+
+def _length(outfit: Outfit, piece: Piece, hem: Landing) -> Figures:
+    fall = fall_of(outfit.body, piece)
+    return ((fall.figure, fall.length(hem.falls_to, outfit.lift)),) if fall else ()

@@ -15,7 +15,7 @@ from craft.advise.swaps import swaps
 from craft.cloth.words import said
 from craft.judge import Aims, Judgement, Sentence, judge
 from craft.look import Look, Outfit, compose
-from craft.wear.bottom import CUFF_CM
+from craft.wear.cuts import CUFF_CM
 from craft.wear.ease import HANGS_STRAIGHT
 from craft.wear.landing import landed_height
 from craft.wear.shoes import HEEL_CM

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 
 from craft.body import Body
 from craft.cloth import Piece
+from craft.cloth.kinds import KIND, PLACES, gives_way
 from craft.judge import Aims, Judgement, judge
 from craft.judge.finding import Finding, Stance
 from craft.look import Look, compose
@@ -29,7 +30,7 @@ def place_of(piece: Piece) -> str:
     >>> place_of(Piece.of({"is": "jeans"})), place_of(Piece.of({"is": "belt"}))
     ('bottom', 'belt')
     """
-    return piece.kind if piece.slot in ("extra", "swim") else piece.slot
+    return KIND[piece.kind].place
 
 
 def with_piece(look: Look, piece: Piece) -> Look:
@@ -38,19 +39,8 @@ def with_piece(look: Look, piece: Piece) -> Look:
     >>> [p.kind for p in with_piece(Look.of([{"is": "jeans"}, {"is": "tee"}]), Piece.of({"is": "dress"})).pieces]
     ['dress']
     """
-    gives_way = {place_of(piece)}
-    if piece.kind in ("dress", "jumpsuit"):
-        gives_way |= {"top", "bottom"}
-    elif piece.kind == "dungarees":
-        gives_way |= {"bottom"}
-    elif piece.slot in ("top", "bottom"):
-        gives_way |= {"one_piece"}
-    kept = [one for one in look.pieces if place_of(one) not in gives_way]
-    return Look(tuple(sorted([*kept, piece], key=lambda one: _ORDER.index(one.slot))))
-
-
-#: From the body outwards.
-_ORDER = ("swim", "bottom", "one_piece", "top", "layer", "shoes", "extra")
+    kept = [one for one in look.pieces if not gives_way(one.kind, to=piece.kind)]
+    return Look(tuple(sorted([*kept, piece], key=lambda one: PLACES.index(place_of(one)))))
 
 
 def rank(

@@ -11,15 +11,17 @@ from collections.abc import Iterable, Iterator
 from dataclasses import dataclass, replace
 
 from craft.body import Body
-from craft.cloth.words import said
+from craft.cloth import Piece
+from craft.cloth.words import RISE, said
 from craft.fit.check import ON_WIDE, SLEEVE_PLAY
 from craft.judge import Aims
 from craft.schools import Schools
 from craft.units import Sentence
-from craft.wear.bottom import RISE_AT, inseam_for
+from craft.wear.bottom import rise_height
 from craft.wear.ease import FIT_EASE, HANGS_STRAIGHT, SLIM_STRAIGHT
 from craft.wear.landing import landed_height, word_height
-from craft.wear.over import girth_at, over_bust, over_hip
+from craft.wear.length import length_to
+from craft.wear.over import girth_at
 
 Range = tuple[float, float]
 
@@ -137,11 +139,11 @@ def _halves(ends: Range) -> Range:
 
 
 def _rises(body: Body, schools: Schools) -> Iterator[Number]:
-    offsets = RISE_AT[schools.position("rise_naming")]
-    for word, off in offsets.items():
-        height = min(body.height("navel") + off, body.height("under_bust") - 4.0)
+    for word in RISE:
+        height = rise_height(body, word, schools)
+        off = height - body.height("navel")
         rise = body.rise.along(height)
-        where = "at the navel" if off == 0 else f"{{off}} {'above' if off > 0 else 'below'} the navel"
+        where = "at the navel" if abs(off) < 0.05 else f"{{off}} {'above' if off > 0 else 'below'} the navel"
         text = Sentence.of(f"Lands {where}, measured along your own front.", off=abs(off))
         rests_on = ("front_rise_navel", "navel_height")
         yield _number(
@@ -163,28 +165,29 @@ def _rises(body: Body, schools: Schools) -> Iterator[Number]:
 
 def _inseams(body: Body, shoes: tuple[tuple[str, float], ...]) -> Iterator[Number]:
     group, rests_on = "Trousers and jeans", ("crotch_height", "narrow_ankle_height")
-    ankle = inseam_for(body, "slim", "ankle", 0.0)
+    ankle = length_to(body, Piece.of({"is": "jeans", "cut": "slim"}), "ankle", 0.0)
     text = Sentence("Ends on the narrow place above the ankle bone; it stays there in any shoe.")
     at = body.height("narrow_ankle")
     yield _number(
         body, "inseam_cm", group, "inseam, ankle length", (ankle - 2.5, ankle + 0.5), text, rests_on, worn="any shoe", heights=(at, at + 2.5)
     )  # fmt: skip
-    bone = inseam_for(body, "straight", "ankle_bone", 0.0)
+    bone = length_to(body, Piece.of({"is": "jeans"}), "ankle_bone", 0.0)
     text = Sentence("Reaches the ankle bone and does not bunch: for full-length close legs.")
     bone_at = body.height("ankle_bone")
     yield _number(
         body, "inseam_cm", group, "inseam, to the bone", (bone - 1.0, bone + 1.0), text, ("crotch_height", "ankle_bone_height"),
         worn="any shoe", heights=(bone_at, bone_at),
     )  # fmt: skip
+    wide = Piece.of({"is": "trousers", "cut": "wide"})
     for shoe, heel in shoes:
-        full = inseam_for(body, "wide", "foot", heel)
+        full = length_to(body, wide, "foot", heel)
         text = Sentence("A wide hem skims the top of the foot; a floor length is right for one heel height only.")
         yield _number(
             body, "inseam_cm", group, "inseam, wide to the foot", (full - 1.5, full + 1.0), text, ("crotch_height",),
             worn=shoe, heights=(2.0, 4.5),
         )  # fmt: skip
-    crotch = body.height("crotch")
-    low, high = crotch - word_height(body, "mid_thigh") - 4.0, crotch - word_height(body, "above_knee")
+    shorts = Piece.of({"is": "shorts"})
+    low, high = length_to(body, shorts, "mid_thigh", 0.0) - 4.0, length_to(body, shorts, "above_knee", 0.0)
     text = Sentence("From mid-thigh to a hand above the knee; hips and a seat lift the side, so rather a little more.")
     yield _number(
         body, "inseam_cm", "Shorts", "inseam", (max(low, 8.0), min(high, 23.0)), text, ("crotch_height", "knee_height"),
@@ -219,22 +222,17 @@ _GOOD_HEMS = (
 
 
 def _skirts(body: Body) -> Iterator[Number]:
-    waist, shoulder = body.height("waist"), body.height("shoulder")
-    takes = {"Skirts": over_hip(body, waist), "Dresses": over_bust(body) + 0.5 * over_hip(body, waist)}
-    starts = {
-        "Skirts": (waist, "waist_height", "from the waist"),
-        "Dresses": (shoulder, "shoulder_height", "from the shoulder"),
-    }
     calf = body.height("calf")
-    for group, (top, rests_on, start) in starts.items():
-        extra = takes[group]
-        poor = (top - calf - ON_WIDE + extra, top - calf + ON_WIDE + extra)
+    for group, kind, start in (("Skirts", "skirt", "waist"), ("Dresses", "dress", "shoulder")):
+        piece = Piece.of({"is": kind})
+        on_calf = length_to(body, piece, "mid_calf", 0.0)
+        poor = (on_calf - ON_WIDE, on_calf + ON_WIDE)
         for word, name in _GOOD_HEMS:
             at = landed_height(body, word, 0.0)
-            length = top - at + extra
-            text = Sentence.of(f"Measured {start}: ends {{at}} up.", at=at)
+            length = length_to(body, piece, word, 0.0)
+            text = Sentence.of(f"Measured from the {start}: ends {{at}} up.", at=at)
             yield _number(
-                body, "length_cm", group, f"length, {name}", (length - 1.5, length + 1.5), text, (rests_on, "calf_height"),
+                body, "length_cm", group, f"length, {name}", (length - 1.5, length + 1.5), text, (f"{start}_height", "calf_height"),
                 poor=poor, heights=(at - 1.5, at + 1.5), poor_heights=(calf - ON_WIDE, calf + ON_WIDE),
                 poor_why="ends on the fullest calf",
             )  # fmt: skip
@@ -242,8 +240,8 @@ def _skirts(body: Body) -> Iterator[Number]:
 
 def _tops(body: Body) -> Iterator[Number]:
     shoulder, hip = body.height("shoulder"), body.height("hip")
-    extra = over_bust(body)
-    poor = (shoulder - hip - ON_WIDE + extra, shoulder - hip + ON_WIDE + extra)
+    on_hip = length_to(body, Piece.of({"is": "tee"}), "hip", 0.0)
+    poor = (on_hip - ON_WIDE, on_hip + ON_WIDE)
     ends = (
         ("Tops", "length, worn out", "high_hip", "Ends at the high hip, above the widest place."),
         ("Tops", "length, over a close leg", "seat", "Covers the seat, below the widest place."),
@@ -253,7 +251,7 @@ def _tops(body: Body) -> Iterator[Number]:
     )
     for group, name, word, why in ends:
         at = word_height(body, word)
-        length = shoulder - at + extra
+        length = length_to(body, Piece.of({"is": "tee"}), word, 0.0)
         yield _number(
             body, "length_cm", group, name, (length - 1.5, length + 1.5), Sentence(why), ("shoulder_height", "hip_height"),
             poor=poor if word != "knee" else None, heights=(at - 1.5, at + 1.5),

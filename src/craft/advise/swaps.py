@@ -12,7 +12,7 @@ from craft.cloth.colouring import suits
 from craft.cloth.words import COLOURS, said
 from craft.judge import Aims, Sentence
 from craft.judge.colour import BY_THE_LEG, DARK, skin_of
-from craft.judge.zones import area_over, quiet
+from craft.judge.zones import area_over, quiet_on
 from craft.look import Outfit
 
 #: The place of a piece, the words of it to change, what to say.
@@ -112,7 +112,7 @@ def _by_the_face(outfit: Outfit, aims: Aims) -> Iterator[Swap]:
 
 
 def _darker(outfit: Outfit, aims: Aims) -> Iterator[Swap]:
-    areas = (area_over(outfit, zone) for zone in quiet(outfit, aims))
+    areas = (area_over(outfit, zone) for zone in quiet_on(outfit, aims))
     light = next((area for area in areas if area is not None and area.lightness > DARK), None)
     if light is not None:
         text = Sentence.of(f"{_one(light.piece.kind, 'dark')}, say in navy, to recede.")

@@ -8,7 +8,7 @@ from craft.body import Body
 from craft.judge import Aims, Judgement, judge
 from craft.judge.finding import Finding
 from craft.look import Look, compose
-from craft.schools import ASKED, POSITIONS, Schools
+from craft.schools import POSITIONS, Schools
 
 
 @dataclass(frozen=True, slots=True)
@@ -64,7 +64,7 @@ def other_views(
     True
     """
     found = []
-    for school in ASKED:
+    for school in POSITIONS:
         for position in POSITIONS[school]:
             if position == schools.position(school):
                 continue

@@ -6,11 +6,13 @@ from collections.abc import Mapping
 from typing import Any
 
 from craft.body import Body
+from craft.cloth import Piece
+from craft.cloth.kinds import KIND
 from craft.cloth.words import HEM
-from craft.wear.bottom import CUTS, inseam_for
+from craft.errors import NoTarget
+from craft.wear.cuts import CUTS
 from craft.wear.ease import HANGS_STRAIGHT, SLIM_STRAIGHT
-from craft.wear.landing import landed_height
-from craft.wear.over import over_hip
+from craft.wear.length import length_to
 
 #: How far an inseam may be off and still land on its word, cm: an ankle hem may be up to
 #: 2.5 cm higher (brief, section 4); a floor length has less play.
@@ -19,36 +21,30 @@ ANY_PLAY = (-1.5, 1.5)
 RISE_PLAY = 1.0
 #: A leg opening up to this much over the least that hangs straight still reads straight, cm.
 OPENING_PLAY = 6.0
-LEGS = ("jeans", "trousers", "leggings", "shorts")
 #: What a rise may be asked to reach, and the height that it is.
 RISE_TO = ("navel", "waist", "high_hip")
 
 Range = tuple[float, float]
 
 
-class NoTarget(ValueError):
-    """A question the engine cannot solve backwards yet."""
-
-
 def target(body: Body, ask: Mapping[str, Any]) -> dict[str, Range]:
-    """The figures to shop for, as ranges in cm, for a bottom or a dress that lands as asked. Raises NoTarget.
+    """The figures to shop for, as ranges in cm, for a piece that lands as asked. Raises NoTarget.
 
     >>> from craft.body import Measures
     >>> body = Body.of(Measures.of({"stature": 165, "crotch_height": 76, "narrow_ankle_height": 10.5}))
     >>> target(body, {"is": "jeans", "cut": "slim", "hem": "ankle"})["inseam_cm"]
     (63.0, 66.0)
     """
-    kind, hem, heel = ask.get("is"), ask.get("hem"), float(ask.get("heel_cm", 0.0))
+    hem, heel = ask.get("hem"), float(ask.get("heel_cm", 0.0))
     if hem is not None and hem not in HEM:
         raise NoTarget(f"“{hem}” is not a known hem.")
-    if kind in ("skirt", "dress"):
-        return {"length_cm": _skirt_length(body, kind, hem, heel)} if hem else {}
-    cut = ask.get("cut", "straight")
-    if kind not in LEGS or cut not in CUTS:
-        raise NoTarget(f"No target for {cut} {kind} yet.")
+    piece = _asked(ask)
+    figure = KIND[piece.kind].length
     found: dict[str, Range] = {}
-    if hem is not None:
-        found["inseam_cm"] = _around(inseam_for(body, cut, hem, heel), hem)
+    if hem is not None and figure is not None:
+        found[figure] = _around(length_to(body, piece, hem, heel), hem)
+    if not KIND[piece.kind].has_legs:
+        return found
     if ask.get("rise_at") in RISE_TO:
         rise = body.rise.along(body.height(ask["rise_at"]))
         found["front_rise_cm"] = (rise - RISE_PLAY, rise + RISE_PLAY)
@@ -59,13 +55,15 @@ def target(body: Body, ask: Mapping[str, Any]) -> dict[str, Range]:
     return found
 
 
+def _asked(ask: Mapping[str, Any]) -> Piece:
+    """What is asked about, as far as its length goes: its kind and cut."""
+    kind, cut = ask.get("is"), ask.get("cut")
+    row = KIND.get(str(kind))
+    if row is None or row.length is None or (row.has_legs and cut is not None and cut not in CUTS):
+        raise NoTarget(f"No target for {cut or ''} {kind} yet.")
+    return Piece.of({"is": kind, "cut": cut})
+
+
 def _around(figure: float, hem: str) -> Range:
     shorter, longer = PLAY.get(hem, ANY_PLAY)
     return figure + shorter, figure + longer
-
-
-def _skirt_length(body: Body, kind: str, hem: str, heel: float) -> Range:
-    """A skirt's length from the waist, a dress's from the high point of the shoulder: as wear_skirt lands them, backwards."""
-    waist = body.height("waist")
-    falls = waist + over_hip(body, waist) if kind == "skirt" else body.height("shoulder") + 0.5 * over_hip(body, waist)
-    return _around(falls + heel - landed_height(body, hem, heel), hem)

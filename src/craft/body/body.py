@@ -58,14 +58,22 @@ class Body:
 
     @property
     def stature(self) -> float:
+        """Stature, cm."""
         return self.heights["stature"].cm
 
     def height(self, name: str) -> float:
         """Height above the floor of a landmark, cm; the `_height` ending may be left out."""
-        return self.heights[name if name in self.heights else f"{name}_height"].cm
+        return self._heights[name]
 
     def girth(self, name: str) -> float:
+        """A girth, cm."""
         return self.girths[name].cm
+
+    @cached_property
+    def _heights(self) -> Mapping[str, float]:
+        # Asked for a hundred times a look, by either name.
+        whole = {name: figure.cm for name, figure in self.heights.items()}
+        return whole | {name.removesuffix("_height"): cm for name, cm in whole.items()}
 
     def quantity(self, name: str) -> Quantity:
         """Any measure of the list, with its spread and origin."""

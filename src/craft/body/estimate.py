@@ -37,6 +37,7 @@ class Belief:
     cov: Array
 
     def of(self, name: str) -> Quantity:
+        """What is believed of one measure, cm, with its spread."""
         at = PLACE[name]
         return Quantity(float(self.mean[at]), float(np.sqrt(max(self.cov[at, at], 0.0))), "estimated")
 

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from craft.body.quantity import Quantity
+from craft.errors import UnknownMeasure
 
 MeasureKind = Literal["height", "girth", "breadth", "length"]
 
@@ -79,10 +80,6 @@ SIDED: tuple[str, ...] = (
     *("thigh", "knee", "calf", "ankle", "upper_arm", "wrist"),
     *("elbow_length", "arm_length", "foot_length"),
 )
-
-
-class UnknownMeasure(ValueError):
-    """A name that is not on the measure list."""
 
 
 def kind_of(name: str) -> MeasureKind:

@@ -29,6 +29,7 @@ class RiseCurve:
 
     @classmethod
     def through(cls, heights: Mapping[str, Quantity], lengths: Mapping[str, Quantity]) -> RiseCurve:
+        """The curve through a body's crotch, navel and waist, given the front rise lengths to the latter two, cm."""
         crotch, navel, waist = (heights[f"{name}_height"].cm for name in ("crotch", "navel", "waist"))
         to_navel = max(lengths["front_rise_navel"].cm, navel - crotch)
         to_waist = max(lengths["front_rise_waist"].cm, to_navel + (waist - navel))

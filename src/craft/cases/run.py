@@ -5,11 +5,12 @@ from __future__ import annotations
 from collections.abc import Mapping
 from typing import Any
 
-from craft.advise.targets import NoTarget, target
+from craft.advise.targets import target
 from craft.body import Body, Measures, read_shape
 from craft.body.words import nominal_measures
 from craft.cases.read import BODY_WORDS, Case
 from craft.cloth import Piece
+from craft.errors import NoTarget
 from craft.fit import land
 from craft.judge import Aims, Judgement, judge
 from craft.judge.aims import WORDS as AIM_WORDS
@@ -17,6 +18,7 @@ from craft.look import Look, compose
 from craft.schools import POSITIONS, Schools
 from craft.wear import wear_bottom
 from craft.wear.bottom import rise_word
+from craft.wear.landing import name_height
 from craft.wear.shoes import barefoot_on
 
 Result = dict[str, Any]
@@ -100,7 +102,9 @@ def _landing(case: Case) -> Result:
     edges = {edge.key: edge for edge in land(body, piece, shoes).edges}
     got: dict[str, Any] = {}
     if "hem" in edges:
-        got |= {"hem_cm": round(edges["hem"].height, 2), "hem_at": edges["hem"].at}
+        # A case states where the length takes the hem, whatever holds it up before.
+        falls = edges["hem"].falls_to
+        got |= {"hem_cm": round(falls, 2), "hem_at": name_height(body, falls, shoes.lift)}
     if "waistband" in edges:
         from_navel = edges["waistband"].height - shoes.lift - body.height("navel")
         got["waistband_from_navel_cm"] = round(from_navel, 2)

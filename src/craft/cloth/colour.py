@@ -34,6 +34,16 @@ def difference(one: str, two: str) -> float:
 
 
 @lru_cache(maxsize=4096)
+def chroma(colour: str) -> float:
+    """OKLCH chroma: nought is grey, from about 0.17 a signal.
+
+    >>> chroma("grey") < chroma("olive") < chroma("neon_yellow")
+    True
+    """
+    return float(Color(hex_of(colour)).convert("oklch")["chroma"])
+
+
+@lru_cache(maxsize=4096)
 def nearest_name(colour: str) -> str:
     """The name of the vocabulary's colour that looks most like this one.
 

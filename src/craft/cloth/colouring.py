@@ -9,6 +9,7 @@ from __future__ import annotations
 import math
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
+from functools import lru_cache
 from typing import Literal
 
 from coloraide import Color
@@ -102,9 +103,14 @@ def suits(colour: str, colouring: Mapping[str, str]) -> float:
     >>> suits("black", {"depth": "deep"}) < suits("cream", {"depth": "deep"})
     True
     """
-    wanted: dict[Axis, int] = {
-        axis: words.index(colouring[axis]) - 1 for axis, words in WORDS.items() if axis in colouring
-    }
+    return suits_pairs(colour, tuple(sorted(colouring.items())))
+
+
+@lru_cache(maxsize=4096)
+def suits_pairs(colour: str, colouring: tuple[tuple[str, str], ...]) -> float:
+    """As `suits`, of a colouring as pairs of axis and word: asked for every look, so what was found is kept."""
+    known = dict(colouring)
+    wanted: dict[Axis, int] = {axis: words.index(known[axis]) - 1 for axis, words in WORDS.items() if axis in known}
     return _off(colour, wanted) / (4 * len(wanted)) if wanted else 0.0
 
 

@@ -9,9 +9,11 @@ import re
 from dataclasses import dataclass
 
 from craft.cloth import words
+from craft.cloth.kinds import FIBRES, FIGURES, KIND
 from craft.cloth.piece import Piece
 from craft.cloth.words import said
-from craft.units import NotALength, Unit, parse_length
+from craft.errors import NotALength, NothingRead
+from craft.units import Unit, parse_length
 
 #: How shops name figures, longest first where one name holds another.
 _NAMES: tuple[tuple[str, str], ...] = (
@@ -55,12 +57,8 @@ _BETWEEN = r"[\s\-–(=]*(?:(?:laid )?flat|round|approx\.?|about|girth|circumfer
 _LENGTH = r"(\d+(?:[.,]\d+)?(?:\s+\d+/\d+)?\s*(?:cm|in\b|inch(?:es)?|″|\")?)"
 #: “98 % cotton, 2 % elastane”, and the other names that fibres have.
 _FIBRE_AS = {"spandex": "elastane", "nylon": "polyamide", "linen": "flax", "rayon": "viscose", "stretch": "elastane"}
-_SHARE = re.compile(rf"(\d{{1,3}}(?:[.,]\d)?)\s*%\s*({'|'.join((*words.FIBRES, *_FIBRE_AS))})\b")
+_SHARE = re.compile(rf"(\d{{1,3}}(?:[.,]\d)?)\s*%\s*({'|'.join((*FIBRES, *_FIBRE_AS))})\b")
 _WEIGHT = re.compile(r"(\d{2,4})\s*(?:g/m²|g/m2|gsm)")
-
-
-class NothingRead(ValueError):
-    """No figure was found in a text."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -84,8 +82,8 @@ def read_description(text: str, unit: Unit = "cm") -> Description:
     if not figures:
         raise NothingRead("No figure was found. Paste it like “front rise 27 cm, inseam 30in, leg opening 19 cm”.")
     kind = _kind(low, figures)
-    slot = words.SLOT_OF[kind]
-    known = words.FIGURES[slot]
+    slot = KIND[kind].slot
+    known = FIGURES[slot]
     unread += [said(key.removesuffix("_cm")) for key in figures if key not in known]
     described = {"is": kind, **_words(low, slot), **{key: cm for key, cm in figures.items() if key in known}}
     described |= {key: share for key, share in find_cloth(low)[0].items() if key in known}
@@ -135,13 +133,9 @@ def find_figures(text: str, unit: Unit) -> tuple[dict[str, float], list[str], li
 
 
 def _kind(text: str, figures: dict[str, float]) -> str:
-    named = {said(kind): kind for kind in words.SLOT_OF} | _KINDS_AS
+    named = {said(kind): kind for kind in KIND} | _KINDS_AS
     found = [(text.find(name), -len(name), kind) for name, kind in named.items() if re.search(rf"\b{name}\b", text)]
-    fits = [
-        (at, size, kind)
-        for at, size, kind in found
-        if any(key in words.FIGURES[words.SLOT_OF[kind]] for key in figures)
-    ]
+    fits = [(at, size, kind) for at, size, kind in found if any(key in FIGURES[KIND[kind].slot] for key in figures)]
     if fits:
         return min(fits)[2]
     return next((kind for key, kind in _KIND_BY_FIGURE if key in figures), "tee")

@@ -3,9 +3,11 @@
 from __future__ import annotations
 
 from craft.cloth.description import find_cloth, find_figures
-from craft.cloth.piece import Piece, UnknownWord
-from craft.cloth.spoken import NotUnderstood, hear
-from craft.cloth.words import FIGURES, KINDS, SLOT_OF, figure_name, said
+from craft.cloth.kinds import FIGURES, KIND, KINDS
+from craft.cloth.piece import Piece
+from craft.cloth.spoken import hear
+from craft.cloth.words import figure_name, said
+from craft.errors import NotUnderstood, UnknownWord
 from craft.units import Unit
 
 
@@ -28,7 +30,7 @@ def read_line(line: str, unit: Unit = "cm") -> Piece:
     if len(heard) != 1:
         raise NotUnderstood("Say one piece a line: jeans, tee, loafers.")
     described = heard[0]
-    known = FIGURES[SLOT_OF[described["is"]]]
+    known = FIGURES[KIND[described["is"]].slot]
     for key in figures:
         if key not in known:
             raise UnknownWord(f"figure of {said(described['is'])}", figure_name(key), known)

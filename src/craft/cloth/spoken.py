@@ -6,6 +6,7 @@ import re
 from collections.abc import Iterator, Mapping
 from typing import Any
 
+from craft.cloth.kinds import KIND, KINDS
 from craft.cloth.piece import Piece
 from craft.cloth.words import (
     COLOURS,
@@ -13,16 +14,15 @@ from craft.cloth.words import (
     FABRIC,
     FIT,
     FLAGS,
-    KINDS,
     LEG_CUTS,
     NECK,
     ONE_OF,
     PATTERN,
-    SLOT_OF,
     SWIM_DETAIL,
     TOP_CUTS,
     said,
 )
+from craft.errors import NotUnderstood
 
 #: Words that carry no choice in a spoken description.
 _FILLERS = {
@@ -91,10 +91,6 @@ _OF_CLOTH: tuple[tuple[str, str], ...] = (("drape", "drape"), ("surface", ""), (
 _PARTED = re.compile(r"[,;.\n]+")
 
 
-class NotUnderstood(ValueError):
-    """Words of a description that mean nothing here; says which."""
-
-
 def hear(text: str, kinds: Mapping[str, tuple[str, ...]] = KINDS) -> list[dict[str, Any]]:
     """The pieces of a spoken description, in words of the vocabulary; `kinds` are those listened for.
     Raises NotUnderstood.
@@ -139,7 +135,7 @@ def _kind_of(tokens: list[str], kinds: Mapping[str, tuple[str, ...]]) -> tuple[s
 
 
 def _add(piece: dict[str, Any], tokens: list[str]) -> None:
-    slot = SLOT_OF[piece["is"]]
+    slot = KIND[piece["is"]].slot
     unknown = []
     at = 0
     while at < len(tokens):

@@ -2,21 +2,11 @@
 
 from __future__ import annotations
 
+from craft.cloth.kinds import KIND
 from craft.cloth.piece import Piece
 
-#: Stretch of a cloth as a share of its girth, by kind, where nothing else is said. W, after the
-#: classes of common pattern drafting: stable wovens to 2 %, stable knits about 15, moderate about
-#: 25, swim and sports cloth 50 and more.
-BY_KIND: dict[str, float] = {
-    **dict.fromkeys(("leggings", "swimsuit", "bikini_top", "bikini_bottom", "tankini"), 0.50),
-    **dict.fromkeys(("tee", "tank", "camisole"), 0.15),
-    **dict.fromkeys(("knit", "cardigan"), 0.25),
-    "bodysuit": 0.30,
-    "sweatshirt": 0.15,
-    "tights": 0.80,
-    "socks": 0.50,
-    "jeans": 0.02,
-}
+#: A stable woven's stretch, as a share of its girth; what each kind's cloth gives stands in its row (W, after the classes
+#: of common pattern drafting: stable wovens to 2 %, stable knits about 15, moderate about 25, swim and sports cloth 50).
 WOVEN = 0.015
 #: Words that say more than the kind does; the first that is said holds.
 BY_WORD: tuple[tuple[str, float], ...] = (
@@ -47,7 +37,7 @@ def stretch(piece: Piece) -> float:
     if measured is not None:
         return measured / 100
     said = [share for word, share in BY_WORD if word in piece.fabric]
-    usual = BY_KIND.get(piece.kind, WOVEN)
+    usual = KIND[piece.kind].stretch
     elastane = piece.figure("elastane_pct")
     if elastane is not None:
         usual = max(usual, min(MOST_BY_ELASTANE, PER_ELASTANE * elastane))

@@ -2,20 +2,6 @@
 
 from __future__ import annotations
 
-KINDS: dict[str, tuple[str, ...]] = {
-    "bottom": ("jeans", "trousers", "leggings", "shorts", "skirt"),
-    "one_piece": ("dress", "dungarees", "jumpsuit"),
-    "top": ("tee", "tank", "camisole", "shirt", "blouse", "knit", "sweatshirt", "bodysuit"),
-    "layer": ("waistcoat", "gilet", "cardigan", "blazer", "jacket", "coat", "duster", "kimono"),
-    "shoes": (
-        *("trainers", "flats", "loafers", "mules", "slingbacks", "pumps", "sandals"),
-        *("ankle_boots", "sock_boots", "tall_boots", "over_knee_boots"),
-    ),
-    "extra": ("belt", "necklace", "earrings", "scarf", "bag", "hat", "tights", "socks"),
-    "swim": ("swimsuit", "bikini_top", "bikini_bottom", "tankini"),
-}
-SLOT_OF = {kind: slot for slot, kinds in KINDS.items() for kind in kinds}
-
 HEM = (
     *("under_bust", "waist", "high_hip", "hip", "seat", "upper_thigh", "mid_thigh", "above_knee", "knee"),
     *("below_knee", "mid_calf", "lower_calf", "ankle", "ankle_bone", "foot", "floor", "puddle"),
@@ -81,60 +67,8 @@ SOME_OF: dict[str, tuple[str, ...]] = {
 }
 FLAGS = ("cuffed", "open", "rolled", "ankle_strap", "distressed")
 
-#: Fibres whose shares a piece may carry, per cent of its cloth.
-FIBRES = (
-    *("cotton", "wool", "silk", "flax", "cashmere", "viscose", "lyocell"),
-    *("polyester", "polyamide", "acrylic", "elastane"),
-)
 #: Figures of a piece end in their unit: cm, per cent, grams a square metre.
 UNITS = {"_cm": "cm", "_pct": "%", "_gsm": "g/m²"}
-_CLOTH = ("stretch_pct", "recovery_pct", "weight_gsm", "repeat_cm", *(f"{fibre}_pct" for fibre in FIBRES))
-
-#: Measurements a piece may carry, by slot. A girth is the whole girth, not the flat half.
-_LEGS = ("front_rise_cm", "back_rise_cm", "inseam_cm", "outseam_cm", "thigh_cm", "knee_cm", "leg_opening_cm")
-_TRUNK = (
-    *("length_cm", "chest_cm", "waist_cm", "hip_cm", "hem_sweep_cm", "sleeve_cm", "upper_arm_cm", "shoulder_cm"),
-    *("neck_depth_cm", "hem_cm", *_CLOTH),
-)
-FIGURES: dict[str, tuple[str, ...]] = {
-    "bottom": (*_LEGS, "waist_cm", "hip_cm", "length_cm", "hem_sweep_cm", "hem_cm", *_CLOTH),
-    "top": (*_TRUNK, "torso_loop_cm"),
-    "layer": _TRUNK,
-    "one_piece": (*_TRUNK, *_LEGS, "torso_loop_cm"),
-    "swim": ("torso_loop_cm", "chest_cm", "under_bust_cm", "waist_cm", "hip_cm", "front_rise_cm", *_CLOTH),
-    "shoes": ("heel_cm", "platform_cm", "shaft_cm", "shaft_girth_cm"),
-    # A belt closes at any girth between its first hole and its last.
-    "extra": ("length_cm", "width_cm", "first_hole_cm", "last_hole_cm"),
-}
-
-
-#: Figures that a slot has and a kind of it has not.
-_LENGTHS = ("length_cm", "hem_sweep_cm")
-_NOT_OF: dict[str, tuple[str, ...]] = {
-    "skirt": _LEGS,
-    "dress": (*_LEGS, "torso_loop_cm"),
-    **dict.fromkeys(("jeans", "trousers", "leggings", "shorts"), _LENGTHS),
-    **dict.fromkeys(("jumpsuit", "dungarees"), _LENGTHS),
-    **dict.fromkeys((kind for kind in KINDS["top"] if kind != "bodysuit"), ("torso_loop_cm",)),
-    **dict.fromkeys((kind for kind in KINDS["shoes"] if "boots" not in kind), ("shaft_cm", "shaft_girth_cm")),
-    **dict.fromkeys(
-        ("necklace", "earrings", "bag", "hat", "tights", "socks"), ("width_cm", "first_hole_cm", "last_hole_cm")
-    ),
-    "scarf": ("first_hole_cm", "last_hole_cm"),
-    "bikini_top": ("torso_loop_cm", "waist_cm", "hip_cm", "front_rise_cm"),
-    "bikini_bottom": ("torso_loop_cm", "chest_cm", "under_bust_cm"),
-    "tankini": ("front_rise_cm",),
-    "swimsuit": ("front_rise_cm",),
-}
-
-
-def figures_of(kind: str) -> tuple[str, ...]:
-    """The figures that are asked of a kind: those of its slot that it has.
-
-    >>> "length_cm" in figures_of("jeans"), "length_cm" in figures_of("skirt")
-    (False, True)
-    """
-    return tuple(key for key in FIGURES[SLOT_OF[kind]] if key not in _NOT_OF.get(kind, ()))
 
 
 def unit_of(key: str) -> str | None:

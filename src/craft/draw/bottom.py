@@ -7,7 +7,7 @@ from craft.draw.shapes import Point, Shape, mirrored, steps
 from craft.draw.skirt import skirt_half
 from craft.look import Outfit
 from craft.wear import WornBottom
-from craft.wear.bottom import CUFF_CM
+from craft.wear.cuts import CUFF_CM
 
 #: A loose tube of girth g hangs this much times g broad in front view; a filled one is as broad
 #: as the leg in it. From FREE cm of ease on, the cloth hangs from above and no longer follows the leg.
@@ -48,6 +48,7 @@ def outer(outfit: Outfit, bottom: WornBottom, height: float) -> float:
 
 
 def draw_bottom(outfit: Outfit) -> tuple[Shape, ...]:
+    """The bottom as it hangs: nothing where none is worn. Points in cm, x from the middle, y from the floor."""
     bottom = outfit.bottom
     if bottom is None:
         return ()

@@ -8,8 +8,8 @@ from craft.cloth import Piece
 from craft.draw.figure import foot, neck_half
 from craft.draw.shapes import Point, Shape, flipped, mirrored, steps
 from craft.fit import land
-from craft.fit.hang import BELT_CM
 from craft.look import Outfit
+from craft.wear.openings import BELT_CM
 
 
 def draw_extras(outfit: Outfit) -> tuple[Shape, ...]:

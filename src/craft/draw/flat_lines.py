@@ -7,7 +7,7 @@ from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass
 
 from craft.body import Body
-from craft.cloth.words import figures_of
+from craft.cloth.kinds import KIND
 from craft.draw.flats import NECK_HALF, draw_flat
 from craft.draw.shapes import Point, Shape
 from craft.fit import Landed
@@ -43,7 +43,7 @@ def flat_lines(body: Body, landed: Landed) -> tuple[FlatLine, ...]:
     """
     shapes = {shape.key: shape for shape in draw_flat(body, landed)}
     found = dict(_lines(body, landed, shapes))
-    known = figures_of(landed.piece.kind)
+    known = KIND[landed.piece.kind].figures
     return tuple(
         FlatLine(key, (a, b), key in HALVED)
         for key, (a, b) in found.items()

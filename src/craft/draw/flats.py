@@ -10,25 +10,18 @@ from collections.abc import Callable
 
 from craft.body import Body
 from craft.cloth import Piece
+from craft.cloth.kinds import KIND
+from craft.cloth.piece import colour_of
 from craft.draw.shapes import Point, Role, Shape, mirrored
 from craft.fit import Landed
-from craft.fit.hang import NECK_DEPTH, SLEEVE_SHARE
 from craft.wear.ease import FIT_EASE
+from craft.wear.openings import BELT_CM, NECK_DEPTH, SLEEVE_SHARE, neck_of, sleeve_of
 from craft.wear.shoes import sock_top
 
 #: Sweep of a hem over the hip, by cut, where it was not measured (W).
 SWEEPS = {"a_line": 1.35, "pleated": 1.45, "shift": 1.06, "pencil": 0.90, "slip": 1.04, "wrap": 1.2, "empire": 1.3}
 #: Half breadth of a neck opening and how far a sleeve leans from the trunk, cm and degrees (W).
 NECK_HALF, SLEEVE_LEANS = 8.5, 24.0
-COLOURS = {
-    "bottom": "charcoal",
-    "top": "white",
-    "layer": "grey",
-    "one_piece": "navy",
-    "shoes": "brown",
-    "extra": "tan",
-    "swim": "navy",
-}
 _FITS = {"layer": "relaxed", "top": "skimming", "one_piece": "skimming", "swim": "tight"}
 
 
@@ -45,7 +38,7 @@ def draw_flat(body: Body, landed: Landed) -> tuple[Shape, ...]:
 
 
 def _shape(piece: Piece, key: str, points: list[Point], role: Role = "cloth") -> Shape:
-    colour = piece.word("colour") or ("mid_blue" if piece.kind == "jeans" else COLOURS[piece.slot])
+    colour = colour_of(piece)
     return Shape(key, piece.slot, role, tuple(points), colour, piece.word("pattern") if role == "cloth" else None)
 
 
@@ -78,7 +71,7 @@ def _legs(
     piece: Piece, body: Body, band: float, hip: float, crotch: float, hem: float, waist: float, seat: float
 ) -> list[Shape]:
     thigh = (piece.figure("thigh_cm") or body.girth("thigh") + 6) / 2
-    cut = piece.word("cut") or ("skinny" if piece.kind == "leggings" else "straight")
+    cut = piece.word("cut") or KIND[piece.kind].cut
     broad = {"wide": 1.7, "flare": 1.5, "bootcut": 1.2, "balloon": 1.1, "skinny": 0.72, "slim": 0.86}.get(cut, 1.05)
     opening = piece.figure("leg_opening_cm")
     foot = (opening if opening is not None else body.girth("calf") * broad) / 2
@@ -116,8 +109,7 @@ def _trunk(body: Body, landed: Landed) -> list[Shape]:
     waist = loose if piece.figure("waist_cm") else max(loose, chest * 0.88)
     seat = max(_girth(landed, body, "hip_cm", "hip", fit) / 4, waist)
     shoulder = (piece.figure("shoulder_cm") or body.breadths["shoulder_breadth"].cm) / 2 + 0.6
-    bare = piece.kind in ("tank", "camisole", "bodysuit", "swimsuit", "tankini", "dungarees", "waistcoat", "gilet")
-    end = NECK_HALF + 4.0 if bare and piece.word("sleeve") in (None, "none") else shoulder
+    end = NECK_HALF + 4.0 if sleeve_of(piece) == "none" and piece.kind != "dress" else shoulder
     armhole = bust + 0.35 * (top - bust)
     side: list[Point] = [(NECK_HALF, top), (end, top - 3.5 * end / max(shoulder, 1)), (chest, armhole)]
     levels = [(waist, waist_at), (seat, hip_at)]
@@ -127,9 +119,7 @@ def _trunk(body: Body, landed: Landed) -> list[Shape]:
     side.append(
         (foot / 4 if foot else last * (SWEEPS.get(piece.word("cut") or "", 1.02) if hem < hip_at else 1.0), hem)
     )
-    depth = (
-        piece.figure("neck_depth_cm") or NECK_DEPTH[piece.word("neck") or ("v" if piece.slot == "layer" else "crew")]
-    )
+    depth = piece.figure("neck_depth_cm") or NECK_DEPTH[neck_of(piece)]
     dip: list[Point] = (
         [(0.0, top - depth)] if _pointed(piece) else [(NECK_HALF * 0.6, top - depth * 0.85), (0.0, top - depth)]
     )
@@ -138,7 +128,7 @@ def _trunk(body: Body, landed: Landed) -> list[Shape]:
     shapes = [*_sleeves(body, landed, end, top - 3.5, armhole), _shape(piece, "trunk", outline)]
     if piece.slot == "layer" or piece.kind == "shirt":
         shapes.append(_seam(piece, [(0.0, top - depth), (0.0, hem)], "front"))
-    if piece.kind in ("jumpsuit", "dungarees"):
+    if KIND[piece.kind].has_legs:
         return _suit(body, landed, shapes, waist, seat)
     return shapes
 
@@ -158,19 +148,12 @@ def _suit(body: Body, landed: Landed, shapes: list[Shape], waist: float, seat: f
 
 
 def _pointed(piece: Piece) -> bool:
-    return (piece.word("neck") or ("v" if piece.slot == "layer" else "")) in ("v", "open_collar") or piece.word(
-        "cut"
-    ) == "wrap"
+    return neck_of(piece) in ("v", "open_collar") or piece.word("cut") == "wrap"
 
 
 def _sleeves(body: Body, landed: Landed, end: float, top: float, armhole: float) -> list[Shape]:
     piece = landed.piece
-    usual = {"top": "long", "layer": "long", "one_piece": "none", "swim": "none"}[piece.slot]
-    if piece.kind in ("tank", "camisole", "bodysuit", "waistcoat", "gilet"):
-        usual = "none"
-    if piece.kind == "tee":
-        usual = "short"
-    word = piece.word("sleeve") or usual
+    word = sleeve_of(piece)
     length = piece.figure("sleeve_cm") or (
         SLEEVE_SHARE[word] * body.lengths["arm_length"].cm if word != "none" else 0.0
     )
@@ -250,7 +233,7 @@ def _extra(body: Body, landed: Landed) -> list[Shape]:
         case "belt":
             half, wide = (
                 (length or body.girth("waist") + 15) / 4,
-                (width or {"thin": 2.0, "wide": 6.0}.get(piece.word("belted") or "", 3.5)) / 2,
+                (width or BELT_CM[piece.word("belted") or "medium"]) / 2,
             )
             strap: list[Point] = [(-half, wide), (half, wide), (half + 2, 0.0), (half, -wide), (-half, -wide)]
             buckle: list[Point] = [

@@ -4,9 +4,10 @@ from __future__ import annotations
 
 from craft.draw.figure import SHOULDER_SLOPE, arm_path, neck_half, shoulder_line
 from craft.draw.shapes import Point, Shape, along, flipped, mirrored, steps
-from craft.draw.top import SLEEVES, part_of
+from craft.draw.top import part_of
 from craft.look import Outfit
 from craft.wear import WornLayer
+from craft.wear.openings import sleeve_share
 
 #: How far a layer stands off the body at each side, cm: its own, and by volume (0 to 4) (W).
 STANDS_OFF, BY_VOLUME = 0.9, 0.9
@@ -17,6 +18,7 @@ NECK_DEPTH = {"blazer": 26.0, "waistcoat": 24.0, "coat": 20.0, "cardigan": 20.0,
 
 
 def layer_half(outfit: Outfit, layer: WornLayer, height: float) -> float:
+    """Half the breadth of a layer at a height above the floor, cm."""
     body, on_body = outfit.body, height - outfit.lift
     own = body.half_breadth(max(on_body, body.height("crotch")))
     bust = body.half_breadth(body.height("bust"))
@@ -64,7 +66,7 @@ def draw_layer(outfit: Outfit, layer: WornLayer, at: int) -> tuple[Shape, ...]:
 
 
 def _sleeves(outfit: Outfit, layer: WornLayer, key: str) -> tuple[Shape, ...]:
-    share = SLEEVES[layer.sleeve] * (0.8 if layer.piece.flag("rolled") else 1.0)
+    share = sleeve_share(outfit.body, layer.piece, layer.sleeve) * (0.8 if layer.piece.flag("rolled") else 1.0)
     if share == 0:
         return ()
     kept = part_of(arm_path(outfit.body, outfit.lift), share)

@@ -10,6 +10,7 @@ TOE_ENDS = {"round": 0.86, "square": 0.98, "almond": 0.62, "pointed": 0.26}
 
 
 def draw_shoes(outfit: Outfit) -> tuple[Shape, ...]:
+    """Both shoes, standing on the floor: nothing where none are worn. Points in cm, x from the middle, y from the floor."""
     shoes, body, lift = outfit.shoes, outfit.body, outfit.lift
     if shoes.piece is None:
         return ()

@@ -9,22 +9,22 @@ from craft.draw.figure import SHOULDER_SLOPE, arm_path, neck_half, shoulder_line
 from craft.draw.shapes import Point, Shape, along, flipped, mirrored, steps
 from craft.look import Outfit
 from craft.wear import WornTop
+from craft.wear.openings import neck_depth, sleeve_share
 
-#: How far down the arm a sleeve reaches, as a share of the arm.
-SLEEVES = {"none": 0.0, "short": 0.27, "elbow": 0.48, "three_quarter": 0.72, "long": 0.98}
-#: Depth (cm below the high point of the shoulder) and half width (over the neck's) of necklines.
-NECKS: dict[str, tuple[float, float]] = {
-    "crew": (5.0, 1.35),
-    "scoop": (12.0, 1.9),
-    "v": (17.0, 1.5),
-    "boat": (3.5, 2.5),
-    "polo": (-4.0, 1.05),
-    "open_collar": (14.0, 1.35),
-    "closed_collar": (-1.5, 1.15),
-    "halter": (6.0, 1.3),
-    "square": (11.0, 2.1),
-    "one_shoulder": (9.0, 1.6),
+#: Half width of necklines over the neck's, and how far a collar stands above the high point of the shoulder, cm (W).
+NECK_WIDTH = {
+    "crew": 1.35,
+    "scoop": 1.9,
+    "v": 1.5,
+    "boat": 2.5,
+    "polo": 1.05,
+    "open_collar": 1.35,
+    "closed_collar": 1.15,
+    "halter": 1.3,
+    "square": 2.1,
+    "one_shoulder": 1.6,
 }
+STANDS = {"polo": 4.0, "closed_collar": 1.5}
 
 
 def top_half(outfit: Outfit, top: WornTop, height: float) -> float:
@@ -50,10 +50,10 @@ def _neckline(outfit: Outfit, top: WornTop) -> list[Point]:
     """From the middle of the neckline out to the shoulder, on the right."""
     high = outfit.body.height("shoulder") + outfit.lift
     neck = neck_half(outfit.body)
-    depth, width = NECKS[top.neck]
-    middle, out = high - depth, neck * width
+    stands, out = STANDS.get(top.neck), neck * NECK_WIDTH[top.neck]
+    middle = high + stands if stands else high - neck_depth(top.piece, top.neck)
     line = shoulder_line(outfit.body, outfit.lift)
-    if depth < 0:
+    if stands:
         return [(0.0, middle), (out * 0.7, middle), (out, middle - 0.6), (neck * 1.3, high + 1.0)]
     edge = _on_line(line, out)
     if top.neck in ("v", "open_collar"):
@@ -130,6 +130,7 @@ def _bottom_edge(outfit: Outfit, top: WornTop) -> list[tuple[float, float]]:
 
 
 def draw_top(outfit: Outfit) -> tuple[Shape, ...]:
+    """The top with its sleeves and neckline: nothing where none is worn. Points in cm, x from the middle, y from the floor."""
     top = outfit.top
     if top is None:
         return ()
@@ -156,7 +157,7 @@ def draw_top(outfit: Outfit) -> tuple[Shape, ...]:
 
 
 def _sleeves(outfit: Outfit, top: WornTop) -> tuple[Shape, ...]:
-    share = SLEEVES[top.sleeve] * (0.75 if top.piece.flag("rolled") else 1.0)
+    share = sleeve_share(outfit.body, top.piece, top.sleeve) * (0.75 if top.piece.flag("rolled") else 1.0)
     if share == 0:
         return ()
     kept = part_of(arm_path(outfit.body, outfit.lift), share)

@@ -10,7 +10,7 @@ from craft.body import Body
 from craft.cloth import Piece
 from craft.fit.edges import LandedEdge, place
 from craft.units import Sentence
-from craft.wear.bottom import CUFF_CM
+from craft.wear.cuts import CUFF_CM
 from craft.wear.landing import landed_height, name_height
 
 Cost = Literal["free", "shoe", "tailor", "shop"]
@@ -48,7 +48,7 @@ def _reached(body: Body, height: float, lift: float) -> Sentence:
 def hem_to(body: Body, edge: LandedEdge, word: str, lift: float) -> Alteration | None:
     """Shorten a hem to a word; None where it is shorter already."""
     target = landed_height(body, word, lift)
-    by = target - edge.height
+    by = target - edge.falls_to
     if by < 0.5:
         return None
     text = Sentence.of(f"Hem it by {{by}}, to end {place(word)}.", by=by)
@@ -57,23 +57,23 @@ def hem_to(body: Body, edge: LandedEdge, word: str, lift: float) -> Alteration |
 
 def cuff_to(body: Body, edge: LandedEdge, word: str, lift: float) -> Alteration | None:
     """Turn it up: the number of folds that comes nearest, if they lie flat."""
-    by = landed_height(body, word, lift) - edge.height
+    by = landed_height(body, word, lift) - edge.falls_to
     folds = round(by / CUFF_CM)
     if not 1 <= folds <= MOST_FOLDS:
         return None
     times = {1: "once", 2: "twice", 3: "three times"}[folds]
     text = Sentence.of(f"Turn it up {times}, {{fold}} a fold.", fold=CUFF_CM)
-    return Alteration("cuff", "free", folds * CUFF_CM, text, _reached(body, edge.height + folds * CUFF_CM, lift))
+    return Alteration("cuff", "free", folds * CUFF_CM, text, _reached(body, edge.falls_to + folds * CUFF_CM, lift))
 
 
 def heel_for(body: Body, edge: LandedEdge, heel: float) -> Alteration | None:
     """Another heel, so that a floor length skims the foot; a heel moves the floor, not the garment."""
     target = landed_height(body, "foot", heel)
-    needed = heel + target - edge.height
+    needed = heel + target - edge.falls_to
     if not needed - heel >= 0.5 or needed > MOST_HEEL:
         return None
     text = Sentence.of("Wear it with a heel of {needed}.", needed=needed)
-    return Alteration("heel", "shoe", needed - heel, text, _reached(body, edge.height + needed - heel, needed))
+    return Alteration("heel", "shoe", needed - heel, text, _reached(body, edge.falls_to + needed - heel, needed))
 
 
 def heel_of(body: Body, edge: LandedEdge, heel: float, needed: float) -> Alteration | None:
@@ -81,7 +81,7 @@ def heel_of(body: Body, edge: LandedEdge, heel: float, needed: float) -> Alterat
     if not heel < needed <= MOST_HEEL:
         return None
     text = Sentence.of("Wear it with a heel of {needed}.", needed=needed)
-    return Alteration("heel", "shoe", needed - heel, text, _reached(body, edge.height + needed - heel, needed))
+    return Alteration("heel", "shoe", needed - heel, text, _reached(body, edge.falls_to + needed - heel, needed))
 
 
 def take_in(by: float, where: str, leaves: float) -> Alteration:

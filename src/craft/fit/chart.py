@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from craft.cloth import Piece
-from craft.cloth.words import FIGURES, SLOT_OF
+from craft.cloth.kinds import FIGURES, KIND
 from craft.fit.zones import WORDS, EaseWord, nominal_ease, zone_of
 
 Of = Literal["garment", "body"]
@@ -38,11 +38,11 @@ class SizeChart:
         if self.of == "garment":
             return dict(figures)
         kind = str(self.piece["is"])
-        slot = SLOT_OF.get(kind)
-        if slot is None:
+        row = KIND.get(kind)
+        if row is None:
             return dict(figures)
-        known = set(FIGURES[slot])
-        if slot == "bottom" and kind != "skirt":
+        slot, known = row.slot, set(FIGURES[row.slot])
+        if slot == "bottom" and row.has_legs:
             # A chart names the natural waist; a band that sits lower is cut for another place.
             known.discard("waist_cm")
         return {key: self._eased(slot, key, cm) for key, cm in figures.items() if key in known}

@@ -14,9 +14,9 @@ from craft.fit.fitting import GAPES, Check, Fitting, Stance, sure, unless
 from craft.fit.support import support
 from craft.read.reading import SEATED_HEM_OVER_KNEE
 from craft.units import Sentence
-from craft.wear.bottom import FOOT_OVER_ANKLE, RISE_AT, rise_word, wear_bottom
+from craft.wear import wear_bottom
+from craft.wear.bottom import FOOT_OVER_ANKLE, rise_height, rise_word
 from craft.wear.landing import FLOOR_BELOW, landed_height
-from craft.wear.shoes import BOOTS
 
 #: A skirt that slides down by more than this before it holds no longer sits at the waist, cm (W).
 SLIDES = 3.0
@@ -52,7 +52,7 @@ def _rise(of: Fitting) -> Iterator[Check]:
     named = f"{own} rise" + (f" (the other school says {other})" if other != own else "")
     if label and label != own:
         text = Sentence.of(f"The label says {label}; on this body the band lands {where}: {named}.", off=abs(off))
-        needed = of.body.rise.along(_height_of_rise(of, of.piece.word("rise") or "mid"))
+        needed = of.body.rise.along(rise_height(of.body, of.piece.word("rise") or "mid", of.schools))
         change = Alteration(
             "rise",
             "shop",
@@ -64,11 +64,6 @@ def _rise(of: Fitting) -> Iterator[Check]:
     else:
         text = Sentence.of(f"The band lands {where}: {named}.", off=abs(off))
         yield Check("rise", "fits", f"{own.capitalize()} rise", text, band.height)
-
-
-def _height_of_rise(of: Fitting, word: str) -> float:
-    """The height above the barefoot floor that a rise word means in the studio's school, cm."""
-    return of.body.height("navel") + RISE_AT[of.schools.position("rise_naming")][word]
 
 
 def _band(of: Fitting) -> Iterator[Check]:
@@ -196,8 +191,7 @@ def _hem(of: Fitting) -> Iterator[Check]:
     hem = of.edge("hem")
     if hem is None or of.piece.slot in ("extra", "shoes", "swim"):
         return
-    legs = of.has_legs or of.piece.kind in ("jumpsuit", "dungarees")
-    if legs and of.piece.kind != "shorts":
+    if of.has_legs and of.piece.kind != "shorts":
         yield from _leg_hem(of, hem)
         return
     yield from _hanging_hem(of, hem)
@@ -210,7 +204,8 @@ def _leg_hem(of: Fitting, hem: LandedEdge) -> Iterator[Check]:
     bunches_at = body.height("ankle_bone") + lift - FLOOR_BELOW - (FOOT_TAKES * lift if passes else 0.0)
     # A heel is no mend for who will not, or must not, wear one.
     lifts = passes or wide if of.heels else False
-    least = (body.height("ankle_bone") - FLOOR_BELOW - (hem.height - lift)) / FOOT_TAKES
+    falls = hem.falls_to
+    least = (body.height("ankle_bone") - FLOOR_BELOW - (falls - lift)) / FOOT_TAKES
     mends = tuple(
         found
         for found in (
@@ -220,17 +215,17 @@ def _leg_hem(of: Fitting, hem: LandedEdge) -> Iterator[Check]:
         )
         if found
     )
-    if wide and hem.height < FLOOR_BELOW - 1.0:
+    if wide and falls < FLOOR_BELOW - 1.0:
         text = Sentence.of(
-            "The hem would lie {by} on the ground in these shoes: a hazard on stairs.", by=max(0.0, -hem.height)
+            "The hem would lie {by} on the ground in these shoes: a hazard on stairs.", by=max(0.0, -falls)
         )
-        yield Check("length", "caution", "Trails", text, max(hem.height, 0.0), mends)
-    elif not wide and hem.height < bunches_at:
-        by = body.height("ankle_bone") + lift - hem.height
+        yield Check("length", "caution", "Trails", text, hem.height, mends)
+    elif not wide and falls < bunches_at:
+        by = body.height("ankle_bone") + lift - falls
         text = Sentence.of("{by} more than reaches the ankle bone: it bunches there.", by=by)
         check = Check("length", "against", "Bunches at the ankle", text, body.height("ankle_bone") + lift, mends)
         estimated = hem.landing.origin == "estimated"
-        yield unless(check, bunches_at - hem.height, hem.landing.spread, "crotch_height") if estimated else check
+        yield unless(check, bunches_at - falls, hem.landing.spread, "crotch_height") if estimated else check
     elif hem.at in ("mid_calf", "lower_calf", "below_knee"):
         text = Sentence.of(f"It ends {{height}} up, {place(hem.at)}: a short leg line on anybody.", height=hem.height)
         yield Check("length", "watch", "Ends on the calf", text, hem.height)
@@ -246,8 +241,6 @@ def _heel(body: Body, hem: LandedEdge, lift: float, least: float, *, wide: bool)
 
 def _opening(of: Fitting) -> tuple[bool, bool]:
     """Whether the hem falls to the ground, and whether it passes down over the foot at all."""
-    if not of.has_legs:
-        return False, False
     worn = wear_bottom(of.body, of.piece, of.shoes, of.schools)
     return worn.is_wide_hemmed, worn.opening >= FOOT_OVER_ANKLE * of.body.girth("ankle")
 
@@ -290,7 +283,7 @@ def _hanging_hem(of: Fitting, hem: LandedEdge) -> Iterator[Check]:
 def _shaft(of: Fitting) -> Iterator[Check]:
     """A boot's shaft against the leg it stands at."""
     girth, top = of.piece.figure("shaft_girth_cm"), of.edge("cover")
-    if of.piece.kind not in BOOTS or girth is None or top is None:
+    if girth is None or top is None:
         return
     leg = max(of.body.leg_girth(height) for height in _levels(of.body, top.height - of.lift))
     off = girth - leg

@@ -2,17 +2,12 @@
 
 from __future__ import annotations
 
-import math
 from dataclasses import dataclass
 
-from craft.body import Body, Origin
+from craft.body import Body
 from craft.body.quantity import OF_80
 from craft.cloth.words import said
-from craft.wear.landing import WORD_SPREAD, Landing, name_height
-
-#: A flat measurement of a garment is read to about this, cm.
-FIGURE_SPREAD = 0.5
-
+from craft.wear.landing import Landing
 
 _PLACES = {
     "below_knee": "below the knee",
@@ -58,30 +53,21 @@ class LandedEdge:
 
     @property
     def height(self) -> float:
+        """Where it lies above the ground, cm."""
         return self.landing.cm
 
+    @property
+    def falls_to(self) -> float:
+        """Where its length alone would take it, cm: lower than it lies where foot or ground holds it up."""
+        return self.landing.falls_to
 
-def edge(
-    body: Body,
-    key: str,
-    name: str,
-    cm: float,
-    lift: float,
-    *rests_on: str,
-    described: bool = False,
-    at: str = "",
-) -> LandedEdge:
-    """An edge at `cm` above the ground, in shoes that lift the body by `lift`; `rests_on` are the body's
-    measures that its height follows from."""
-    sources = [body.quantity(name) for name in rests_on]
-    own = WORD_SPREAD if described else FIGURE_SPREAD
-    spread = math.hypot(own, *(source.spread for source in sources))
-    measured = not described and all(source.settled for source in sources)
-    origin: Origin = "measured" if measured else "described" if described else "estimated"
-    landing = Landing(cm, spread, origin)
+
+def edge(body: Body, key: str, name: str, landing: Landing, lift: float, *, at: str = "") -> LandedEdge:
+    """An edge where it landed, in shoes that lift the body by `lift` cm; `at` names its place where no hem word does."""
     if at:
         return LandedEdge(key, name, landing, at, (at,), None)
-    names = tuple(dict.fromkeys(name_height(body, cm + off, lift) for off in (-OF_80 * spread, 0.0, OF_80 * spread)))
-    loosest = max(rests_on, key=lambda name: body.quantity(name).spread, default=None)
+    reach = OF_80 * landing.spread
+    names = tuple(dict.fromkeys([landing.at(body, lift, off) for off in (-reach, 0.0, reach)]))
+    loosest = max(landing.rests_on, key=lambda name: body.quantity(name).spread, default=None)
     doubtful = loosest is not None and len(names) > 1 and not body.quantity(loosest).settled
-    return LandedEdge(key, name, landing, name_height(body, cm, lift), names, loosest if doubtful else None)
+    return LandedEdge(key, name, landing, landing.at(body, lift), names, loosest if doubtful else None)

@@ -9,6 +9,7 @@ from craft.body import Body
 from craft.body.measures import label
 from craft.body.quantity import OF_80
 from craft.cloth import Piece
+from craft.cloth.kinds import KIND
 from craft.fit.alter import Alteration
 from craft.fit.edges import LandedEdge
 from craft.fit.zones import ZoneEase
@@ -49,17 +50,21 @@ class Fitting:
 
     @property
     def lift(self) -> float:
+        """How far the shoes lift the body off the floor, cm."""
         return self.shoes.lift
 
     def edge(self, key: str) -> LandedEdge | None:
+        """The edge of this key, if the piece has it."""
         return next((edge for edge in self.edges if edge.key == key), None)
 
     def ease(self, zone: str) -> ZoneEase | None:
+        """The ease of this zone, if the piece has it."""
         return next((ease for ease in self.eases if ease.zone == zone), None)
 
     @property
     def has_legs(self) -> bool:
-        return self.piece.kind in ("jeans", "trousers", "leggings", "shorts")
+        """Whether it ends round each leg."""
+        return KIND[self.piece.kind].has_legs
 
 
 #: The body's measure behind each zone of ease, where it has another name.

@@ -13,7 +13,7 @@ from craft.fit.fitting import Check, Fitting, Stance
 from craft.fit.hang import hang
 from craft.fit.zones import ZoneEase, ease_word, eases
 from craft.schools import Schools
-from craft.wear.shoes import BAREFOOT, BOOTS, WornShoes, wear_shoes
+from craft.wear import BAREFOOT, WornShoes, wear_shoes
 
 _RANK: dict[Stance, int] = {"fits": 0, "watch": 1, "against": 2, "caution": 3}
 
@@ -65,7 +65,7 @@ def land(
     schools = schools or Schools()
     edges, band = hang(body, piece, shoes, schools)
     found = tuple(eases(body, piece, band))
-    if piece.kind in BOOTS:
+    if piece.slot == "shoes":
         found += tuple(_shaft(body, piece))
     fitting = Fitting(body, piece, shoes, schools, edges, found, seated, heels)
     return Landed(piece, shoes, edges, found, checks(fitting))

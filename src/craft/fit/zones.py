@@ -53,7 +53,6 @@ _ROUND: dict[str, tuple[tuple[str, str, str], ...]] = {
     "extra": (),
 }
 _SLEEVED = ("top", "one_piece", "layer")
-LOOPS = ("swimsuit", "bodysuit", "jumpsuit", "dungarees", "tankini")
 
 
 @dataclass(frozen=True, slots=True)
@@ -76,6 +75,7 @@ class ZoneEase:
 
     @property
     def cm(self) -> float:
+        """The ease round the body, cm; below zero where the piece is smaller than the body."""
         return self.garment - self.body
 
     @property
@@ -149,5 +149,5 @@ def eases(body: Body, piece: Piece, band: float | None) -> Iterator[ZoneEase]:
         height = body.height("bust") + 0.2 * (body.height("shoulder") - body.height("bust"))
         yield ease_in(body, piece, "upper arm", sleeve, "upper_arm", height)
     loop = piece.figure("torso_loop_cm")
-    if loop and piece.kind in LOOPS:
+    if loop:
         yield ease_in(body, piece, "torso", loop, "torso_girth", body.height("waist"))

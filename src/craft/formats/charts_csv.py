@@ -9,8 +9,9 @@ from dataclasses import dataclass
 from typing import Any
 
 from craft.cloth.words import unit_of
+from craft.errors import NotATable
 from craft.fit.chart import Of, SizeChart
-from craft.formats.measures_csv import NotATable, Refused
+from craft.formats.measures_csv import Refused
 from craft.formats.rack_csv import (
     ALL_FIGURES,
     ALL_WORDS,

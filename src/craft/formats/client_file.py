@@ -9,20 +9,19 @@ from __future__ import annotations
 from datetime import datetime
 from typing import Annotated, Any, Literal
 
-from pydantic import BaseModel, ConfigDict, Field, StringConstraints, ValidationError
+from pydantic import BaseModel, ConfigDict, Field, StringConstraints, ValidationError, model_validator
 
 from craft.body.measures import MEASURES
+from craft.errors import NotAClientFile
 from craft.formats.brief_form import Aims, BriefForm, Said, Short
 from craft.formats.fitting_form import FiledErrand, FiledFitting, FiledTrial
 from craft.formats.look_form import FiledLook
 from craft.formats.rack_form import FiledPiece
+from craft.judge.renamed import liked_now, muted_now
 
 FORMAT: Literal["basilwood-client"] = "basilwood-client"
-VERSION = 1
-
-
-class NotAClientFile(ValueError):
-    """The text is no client file, or one of another version; the message says which and where."""
+#: Version 2 knows rules by ids of their own; version 1 is still read.
+VERSION: Literal[2] = 2
 
 
 class _Part(BaseModel):
@@ -75,7 +74,7 @@ class ClientFile(_Part):
     """One client with everything recorded of them. Lengths are cm, times ISO 8601 with their zone."""
 
     format: Literal["basilwood-client"] = FORMAT
-    version: Literal[1] = 1
+    version: Literal[1, 2] = VERSION
     name: Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=120)]
     note: Annotated[str, StringConstraints(strip_whitespace=True, max_length=400)] = ""
     aims: Aims = Aims()
@@ -87,6 +86,19 @@ class ClientFile(_Part):
     fittings: list[FiledFitting] = Field(default=[], max_length=500)
     #: What is due of pieces that were not tried on at a fitting.
     errands: list[FiledErrand] = Field(default=[], max_length=500)
+
+    @model_validator(mode="after")
+    def _brought_up_to_date(self) -> ClientFile:
+        """A file of version 1 knew rules by other ids."""
+        if self.version == 1:
+            self.version = VERSION
+            self.ways.muted = muted_now(self.ways.muted)
+            for look in self.looks:
+                kept = {liked.rule: liked for liked in look.facts.liked}
+                look.facts.liked = [
+                    liked.model_copy(update={"rule": now}) for was, liked in kept.items() for now in liked_now([was])
+                ]
+        return self
 
 
 __all__ = [
@@ -118,7 +130,9 @@ def read_file(text: str) -> ClientFile:
         first = wrong.errors()[0]
         where = ".".join(str(part) for part in first["loc"])
         if where == "version":
-            raise NotAClientFile(f"This file has another version than {VERSION}, which is the one read here.") from None
+            raise NotAClientFile(
+                f"This file has another version than {VERSION}, the newest that is read here."
+            ) from None
         at = f" at {where}" if where else ""
         raise NotAClientFile(f"This is not a client file{at}: {first['msg'].lower()}.") from None
 

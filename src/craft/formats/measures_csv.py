@@ -15,17 +15,14 @@ from datetime import date
 from typing import Literal
 
 from craft.body.measures import MEASURES, Measures, label
+from craft.errors import NotALength, NotATable
 from craft.measuring.checks import check
-from craft.units import NotALength, Unit, parse_length
+from craft.units import Unit, parse_length
 
 ReadingOrigin = Literal["measured", "checked", "said"]
 ORIGINS: tuple[ReadingOrigin, ...] = ("measured", "checked", "said")
 MOST_ROWS = 2000
 HEADER = {"cm": "value (cm)", "in": "value (in)"}
-
-
-class NotATable(ValueError):
-    """The text is no such table; the message says what is missing."""
 
 
 @dataclass(frozen=True, slots=True)

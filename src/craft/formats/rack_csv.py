@@ -12,8 +12,10 @@ from typing import Any
 from pydantic import ValidationError
 
 from craft.cloth import Piece
-from craft.cloth.words import FIGURES, FLAGS, ONE_OF, SOME_OF, UNITS, figure_name, said, unit_of
-from craft.formats.measures_csv import MOST_ROWS, NotATable, Refused, delimiter
+from craft.cloth.kinds import FIGURES
+from craft.cloth.words import FLAGS, ONE_OF, SOME_OF, UNITS, figure_name, said, unit_of
+from craft.errors import NotATable
+from craft.formats.measures_csv import MOST_ROWS, Refused, delimiter
 from craft.formats.rack_form import Facts, FiledPiece
 from craft.units import CM_PER_INCH, Unit, parse_length
 
@@ -121,6 +123,8 @@ def _fact(key: str, value: str) -> str:
 
 
 def word_reader(key: str) -> Callable[[str], Any]:
+    """How a column's cell is read into the word, words or yes of a piece."""
+
     def read(value: str) -> Any:
         low = value.lower().strip()
         if key in FLAGS:
@@ -163,11 +167,13 @@ def write_pieces(pieces: Iterable[FiledPiece], unit: Unit) -> str:
 
 
 def write_header(key: str, unit: Unit) -> str:
+    """A column's heading, with its unit where it is a figure."""
     own = unit_of(key)
     return f"{figure_name(key)} ({unit if own == 'cm' else own})" if own else said(key)
 
 
 def write_cell(key: str, value: Any, unit: Unit) -> str:
+    """A value as it stands in its column's cell, lengths in the unit asked for."""
     if value is None:
         return ""
     if isinstance(value, bool):

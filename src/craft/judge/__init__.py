@@ -2,7 +2,8 @@
 
 from craft.judge.aims import Aims
 from craft.judge.finding import Figure, Finding
-from craft.judge.judgement import RULES, Judgement, Rule, judge
+from craft.judge.judgement import RULES, Judgement, judge
+from craft.judge.rule import Rule
 from craft.units import Sentence
 
 __all__ = ["RULES", "Aims", "Figure", "Finding", "Judgement", "Rule", "Sentence", "judge"]

@@ -3,9 +3,10 @@
 from __future__ import annotations
 
 from collections.abc import Iterable, Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 
 from craft.brief import DRESS_CODES, OCCASIONS
+from craft.errors import UnknownAim
 
 WANTS = (
     *("lengthen_legs", "lengthen_torso", "define_waist", "balance", "slim"),
@@ -15,10 +16,6 @@ SOFTEN = ("bust", "middle", "hips", "seat", "thighs", "calves", "upper_arms", "s
 SHOW = ("face", "bust", "waist", "legs", "ankles", "feet", "shoulders")
 WONT = ("heels", "sleeveless", "tight", "short_hems")
 WORDS = {"wants": WANTS, "soften": SOFTEN, "show": SHOW, "wont": WONT}
-
-
-class UnknownAim(ValueError):
-    """A word that is not an aim, a zone or a limit."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -51,6 +48,7 @@ class Setting:
 
     @property
     def outdoors(self) -> bool:
+        """Whether it is worn out of doors, walking."""
         return self.occasion in ("outdoors", "travel", "weekend")
 
 
@@ -81,6 +79,15 @@ class Aims:
     setting: Setting = Setting()
     #: Rules that were overruled for this look because somebody likes it so.
     liked: frozenset[str] = frozenset()
+    # Asked for every look, as a part of what is kept of it.
+    _hash: int = field(init=False, repr=False, compare=False)
+
+    def __post_init__(self) -> None:
+        told = (self.wants, self.soften, self.show, self.wont, self.colouring, self.setting, self.liked)
+        object.__setattr__(self, "_hash", hash(told))
+
+    def __hash__(self) -> int:
+        return self._hash
 
     @classmethod
     def of(cls, said: Mapping[str, Iterable[str]], colouring: Mapping[str, str | None] | None = None) -> Aims:
@@ -98,4 +105,5 @@ class Aims:
         return cls(zones["wants"], zones["soften"], zones["show"], zones["wont"], known)
 
     def wanted(self, *aims: str) -> bool:
-        return any(aim in self.wants for aim in aims)
+        """Whether any of these is wanted."""
+        return not self.wants.isdisjoint(aims)

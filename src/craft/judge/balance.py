@@ -6,99 +6,114 @@ from collections.abc import Iterator
 
 from craft.cloth.colour import lightness
 from craft.judge.aims import Aims
-from craft.judge.finding import Figure, Finding
+from craft.judge.finding import Figure, Remark, con, pro
+from craft.judge.rule import Client, Subject
 from craft.look import Outfit
-from craft.units import Sentence
+from craft.look.readings import BASE
+from craft.wear import WornBottom
+
+rule = Subject("balance", "Reading the body (3)")
 
 #: Necklines that draw a line from shoulder to shoulder, and one that cuts the shoulder away.
 BROADENS, NARROWS = ("boat", "one_shoulder", "square"), ("halter",)
 #: One half so much lighter than the other comes forward (OKLCH lightness, W).
 LIGHTER = 0.3
-#: Volumes apart by this much move weight from one half of the figure to the other (0 to 4).
-MOVES = 0.6
+#: Volumes apart by this much move weight from one half of the figure to the other; a top at most the second full is
+#: skin-tight (0 to 4).
+MOVES, TIGHT_TOP = 0.6, 0.8
 
 
-def shape(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
-    """A triangle wants interest and ease above, an inverted triangle ease and weight below."""
-    bottom = outfit.bottom
-    if bottom is None or (outfit.top is None and not outfit.layers) or outfit.one_piece is not None:
+def _two_halves(outfit: Outfit) -> WornBottom | None:
+    """The bottom of a look that has two halves, each a piece of its own."""
+    dressed = outfit.top is not None or outfit.layers
+    return outfit.bottom if dressed and outfit.one_piece is None else None
+
+
+def _wanted(aims: Aims) -> float:
+    return 0.1 if aims.wanted("balance") else 0.0
+
+
+@rule(
+    "balance.shape",
+    looks_at=(*BASE, "layer"),
+    reads=("above", "heel"),
+    schools=("hip_strategy",),
+    speaks_to=lambda of: of.shape == "triangle" and of.schools.position("hip_strategy") == "cover",
+)
+def shape(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A triangle wants interest and ease above, in the school that covers hips."""
+    bottom = _two_halves(outfit)
+    if bottom is None:
         return
-    at = bottom.waistband.cm
     apart = outfit.above - bottom.volume
-    figure = Figure("ease above less below", apart, MOVES, "scale")
-    wanted = 0.1 if aims.wanted("balance") else 0.0
-    if outfit.shape == "triangle" and apart >= MOVES and outfit.schools.position("hip_strategy") == "cover":
-        text = Sentence.of("Ease above answers the hips: the halves balance.")
-        yield Finding(
-            "balance.shape", "balance_gained", "for", 0.25 + wanted, "whole", at, figure, "Balances the hips", text
-        )
-    elif outfit.shape == "inverted_triangle" and outfit.above <= 0.8:
-        text = Sentence.of("A skin-tight top makes the most of the shoulders, and nothing below answers.")
-        yield Finding(
-            "balance.shape",
-            "balance_gained",
-            "against",
-            0.25 + wanted,
-            "shoulders",
-            at,
-            figure,
-            "Shoulders lead alone",
-            text,
-        )
+    if apart >= MOVES:
+        held, where = Figure("ease above less below", apart, MOVES, "scale"), ("whole", bottom.waistband.cm)
+        text = "Ease above answers the hips: the halves balance."
+        yield pro(0.25 + _wanted(aims), "balance_gained", where, "Balances the hips", text, held)
 
 
-def shoulders(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+@rule(
+    "balance.shoulders_lead",
+    looks_at=(*BASE, "layer"),
+    reads=("above", "heel"),
+    speaks_to=lambda of: of.shape == "inverted_triangle",
+)
+def shoulders_lead(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """An inverted triangle wants ease and weight below, not a skin-tight top."""
+    bottom = _two_halves(outfit)
+    if bottom is not None and outfit.above <= TIGHT_TOP:
+        held = Figure("ease above less below", outfit.above - bottom.volume, MOVES, "scale")
+        text = "A skin-tight top makes the most of the shoulders, and nothing below answers."
+        where = ("shoulders", bottom.waistband.cm)
+        yield con(0.25 + _wanted(aims), "balance_gained", where, "Shoulders lead alone", text, held)
+
+
+def asks_for_shoulders(of: Client) -> bool:
+    """Whether shoulders are to be given: to a triangle, or as wanted; never where they are to be softened."""
+    asks = of.shape == "triangle" or of.aims.wanted("broaden_shoulders")
+    return asks and "shoulders" not in of.aims.soften
+
+
+@rule("balance.shoulders", looks_at=("top", "one_piece"), reads=("heel",), speaks_to=asks_for_shoulders)
+def shoulders(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A wide neckline gives shoulders to a figure that asks for them; a halter takes them away."""
     top = outfit.top
-    broaden = aims.wanted("broaden_shoulders")
-    if top is None or not (broaden or outfit.shape == "triangle") or "shoulders" in aims.soften:
+    if top is None:
         return
-    at = outfit.body.height("shoulder") + outfit.lift - 3.0
+    if top.neck not in (*BROADENS, *NARROWS) and top.piece.word("cut") != "ruffled":
+        return
     breadth, hip = outfit.body.quantity("shoulder_breadth").cm, outfit.body.quantity("hip_breadth").cm
-    figure = Figure("shoulder over hip breadth", breadth / hip, 1.0, "share")
-    wanted = 0.15 if broaden or aims.wanted("balance") else 0.0
+    held, where = (
+        Figure("shoulder over hip breadth", breadth / hip, 1.0, "share"),
+        ("shoulders", outfit.at("shoulder") - 3.0),
+    )
+    wanted = 0.15 if aims.wanted("broaden_shoulders", "balance") else 0.0
     if top.neck in BROADENS or top.piece.word("cut") == "ruffled":
-        text = Sentence.of("The line runs from shoulder to shoulder and answers the hips.")
-        yield Finding(
-            "balance.shoulders",
-            "balance_gained",
-            "for",
-            0.2 + wanted,
-            "shoulders",
-            at,
-            figure,
-            "Broadens the shoulders",
-            text,
-        )
-    elif top.neck in NARROWS:
-        text = Sentence.of("A halter cuts the shoulders away, and the hips lead the more.")
-        yield Finding(
-            "balance.shoulders",
-            "balance_gained",
-            "against",
-            0.15 + wanted,
-            "shoulders",
-            at,
-            figure,
-            "Narrows the shoulders",
-            text,
-        )
+        text = "The line runs from shoulder to shoulder and answers the hips."
+        yield pro(0.2 + wanted, "balance_gained", where, "Broadens the shoulders", text, held)
+    else:
+        text = "A halter cuts the shoulders away, and the hips lead the more."
+        yield con(0.15 + wanted, "balance_gained", where, "Narrows the shoulders", text, held)
 
 
-def light(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+@rule(
+    "balance.light",
+    looks_at=BASE,
+    reads=("above", "heel"),
+    speaks_to=lambda of: of.shape in ("triangle", "inverted_triangle"),
+)
+def light(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Lighter, or fuller, where the shape has less: above on a triangle, below on an inverted one."""
     top, bottom = outfit.top, outfit.bottom
     if top is None or bottom is None or outfit.one_piece is not None:
         return
     apart = lightness(top.colour) - lightness(bottom.colour)
-    at = bottom.waistband.cm
-    figure = Figure("lighter above by", apart, LIGHTER, "share")
-    wanted = 0.1 if aims.wanted("balance") else 0.0
-    if outfit.shape == "triangle" and apart >= LIGHTER:
-        text = Sentence.of("Light above, dark below: what the shape has less of comes forward.")
-        yield Finding("balance.light", "balance_gained", "for", 0.12 + wanted, "whole", at, figure, "Light above", text)
-    elif outfit.shape == "inverted_triangle" and (apart <= -LIGHTER or bottom.volume - outfit.above >= MOVES):
-        text = Sentence.of("What is light or eased lies below, where the shape has less: the halves balance.")
-        yield Finding(
-            "balance.light", "balance_gained", "for", 0.15 + wanted, "whole", at, figure, "Weight below", text
-        )
+    if outfit.shape == "triangle" and apart < LIGHTER:
+        return
+    held, where = Figure("lighter above by", apart, LIGHTER, "share"), ("whole", bottom.waistband.cm)
+    if outfit.shape == "triangle":
+        text = "Light above, dark below: what the shape has less of comes forward."
+        yield pro(0.12 + _wanted(aims), "balance_gained", where, "Light above", text, held)
+    elif apart <= -LIGHTER or bottom.volume - outfit.above >= MOVES:
+        text = "What is light or eased lies below, where the shape has less: the halves balance."
+        yield pro(0.15 + _wanted(aims), "balance_gained", where, "Weight below", text, held)

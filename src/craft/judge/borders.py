@@ -1,35 +1,41 @@
 """Borders: the figures that rules hold a look against, each with how far a house may move it.
 
-A border belongs to the module of its rules; `judgement.BORDERS` lists them all.
+A border stands in the module of its rules; which rules read it, they declare (rule.py).
 """
 
 from __future__ import annotations
 
 from dataclasses import dataclass
-from typing import Literal
+from typing import Literal, Protocol
 
-from craft.look import Outfit
+from craft.errors import OutOfReach
+from craft.schools import Schools
 
 
-class OutOfReach(ValueError):
-    """A border that is not known, or moved further than makes sense."""
+class Judged(Protocol):
+    """What a house judges in its own way: a look, or a client."""
+
+    @property
+    def schools(self) -> Schools:
+        """The schools it is judged by, with the borders this house moved."""
+        ...
 
 
 @dataclass(frozen=True, slots=True)
 class Border:
-    """A figure that rules share: the rules by key, what it says, its usual value, how far it may be moved."""
+    """A figure that rules share: what it says, its usual value, how far it may be moved."""
 
     key: str
-    rules: tuple[str, ...]
     says: str
     usual: float
     low: float
     high: float
     unit: Literal["cm", "share", "scale", "°C"] = "cm"
 
-    def of(self, outfit: Outfit) -> float:
-        """The border as the house that judges this outfit draws it."""
-        return outfit.schools.border(self.key, self.usual)
+    def of(self, judged: Judged) -> float:
+        """The border as the house draws it that judges a look, or a client."""
+        moved = judged.schools.moved
+        return dict(moved).get(self.key, self.usual) if moved else self.usual
 
     def checked(self, value: float) -> float:
         """A value that a house may set. Raises OutOfReach."""

@@ -4,48 +4,148 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from craft.cloth.colour import SAME_COLOUR, difference, lightness
-from craft.cloth.colouring import suits
+from craft.cloth.colour import SAME_COLOUR, chroma, difference, lightness
+from craft.cloth.colouring import suits_pairs
 from craft.judge.aims import Aims
 from craft.judge.borders import Border
-from craft.judge.finding import Figure, Finding
-from craft.judge.zones import area_over, height_of, quiet
+from craft.judge.feet import HEAVY
+from craft.judge.finding import Figure, Remark, con, pro
+from craft.judge.rule import Subject
+from craft.judge.zones import area_over, height_of, keeps_quiet, quiet_on
 from craft.look import Outfit
-from craft.units import Sentence
+from craft.look.readings import BASE, LEGWEAR
+from craft.wear import WornBottom, WornTop
+
+rule = Subject("colour", "Colour, pattern, texture (10)")
+LEGS_AND_SHOES = ("bottom", "one_piece", "shoes")
 
 #: OKLCH lightness up to which a colour recedes, and from which it advances (W).
 DARK, LIGHT = 0.42, 0.78
-#: OKLab distance within which two colours make one column, and within which they miss each other narrowly (W).
-ONE_COLOUR = Border(
-    "one_colour",
-    ("colour.column", "surface.variety", "colour.near_tones"),
-    "Two colours this near make one column",
-    0.09,
-    0.04,
-    0.18,
-    "share",
-)
-NEAR_MISS = 0.2
+#: OKLab distance within which two colours make one column, and within which they miss each other narrowly (W); what
+#: joins two such tones lies no further from either than a little more.
+ONE_COLOUR = Border("one_colour", "Two colours this near make one column", 0.09, 0.04, 0.18, "share")
+NEAR_MISS, JOINS = 0.2, 0.25
 #: A shoe this much darker than the leg or the look over it anchors the eye (OKLCH lightness).
-ANCHORS = Border(
-    "anchors", ("colour.foot",), "A shoe so much darker than the look holds the eye down", 0.35, 0.2, 0.6, "share"
-)
+ANCHORS = Border("anchors", "A shoe so much darker than the look holds the eye down", 0.35, 0.2, 0.6, "share")
 #: So near in colour one thing carries another on: a shoe the leg, a sock the shoe (OKLab distance, W).
 CARRIES_ON = 0.14
 #: From so much leg below the hem a shoe is seen against the leg and no longer against the hem, cm (W).
 BY_THE_LEG = 25.0
+#: OKLCH chroma from which a colour is a signal (W).
+SIGNAL = 0.17
 #: Skin by what is said of the client's colouring, for shoes that are near to it (W: one made-up tone a word; nothing is known of
 #: the skin itself).
 SKIN = {"light": "#eacdb8", "medium": "#d9b596", "deep": "#80553b"}
-#: What is worn on the leg answers no shoe: it lies beside it.
-LEGWEAR = ("tights", "socks")
-#: What answers a colour is within this distance of it.
-ANSWERS = 0.16
+#: A colour this near to the client's colouring does well by the face; one further off than the second speaks before the
+#: face does, the more the further, up to the third (0 to 1; weight; W).
+FLATTERS, OVERPOWERS, MOST_BY_FACE = 0.15, 0.45, 0.2
+
+
+#: The slots of what is worn above the leg.
+_ABOVE = ("top", "layer", "one_piece", "extra")
 
 
 def skin_of(aims: Aims) -> str:
     """The tone a bare leg is taken for, #rrggbb: by the depth of the client's colouring, the middle where it is not known."""
     return SKIN[dict(aims.colouring).get("depth", "medium")]
+
+
+@rule("colour.recedes", reads=("areas",), speaks_to=keeps_quiet)
+def recede(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """Dark over a zone to soften keeps it quiet."""
+    zone, light = _quiet_zone(outfit, aims)
+    if light <= DARK:
+        text = f"Dark cloth over the {zone} keeps them quiet."
+        held = Figure("lightness", light, DARK, "share")
+        weight = 0.25 if zone in aims.soften else 0.15
+        yield pro(weight, "dark_recedes", (zone, height_of(outfit, zone)), "Dark recedes", text, held)
+
+
+@rule("colour.advances", reads=("areas",), speaks_to=keeps_quiet)
+def advance(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """Light over a zone to soften brings it forward."""
+    zone, light = _quiet_zone(outfit, aims)
+    if zone and light >= LIGHT:
+        text = f"Light cloth over the {zone} brings them forward."
+        held = Figure("lightness", light, LIGHT, "share")
+        weight = 0.3 if zone in aims.soften else 0.18
+        yield con(weight, "light_advances", (zone, height_of(outfit, zone)), "Light advances", text, held)
+
+
+def _quiet_zone(outfit: Outfit, aims: Aims) -> tuple[str, float]:
+    """The first zone to keep quiet that cloth is seen over, and how light that is; none, and the middle, where none is."""
+    for zone in quiet_on(outfit, aims):
+        area = area_over(outfit, zone)
+        if area is not None and zone != "upper_arms":
+            return zone, area.lightness
+    return "", (DARK + LIGHT) / 2
+
+
+def _halves(outfit: Outfit) -> tuple[WornTop, WornBottom, float] | None:
+    """Top and bottom, where they are two pieces, and how far apart their colours are."""
+    top, bottom = outfit.top, outfit.bottom
+    if top is None or bottom is None or bottom.piece.slot == top.piece.slot:
+        return None
+    return top, bottom, difference(top.colour, bottom.colour)
+
+
+@rule("colour.column", looks_at=(*BASE, "layer"), reads=("heel",), borders=(ONE_COLOUR,))
+def column(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """Top and bottom in one colour, the more so under an open layer of another."""
+    halves = _halves(outfit)
+    if halves is None or halves[2] > ONE_COLOUR.of(outfit):
+        return
+    top, bottom, apart = halves
+    framed = any(layer.open and difference(layer.colour, top.colour) > NEAR_MISS for layer in outfit.layers)
+    weight = 0.2 + (0.1 if aims.wanted("slim", "lengthen_legs") else 0.0) + (0.15 if framed else 0.0)
+    text = "Top and bottom are one colour: an uncut column" + (" between the open edges." if framed else ".")
+    held, where = Figure("colour distance", apart, ONE_COLOUR.of(outfit), "share"), ("whole", bottom.waistband.cm)
+    also = ("lengthening_line",) if framed else ()
+    yield pro(weight, "colour_column", where, "One column", text, held, also=also)
+
+
+def _shoe_against_leg(outfit: Outfit) -> tuple[WornBottom, float] | None:
+    """The leg that a shoe of a said colour stands under, and how far apart their colours are."""
+    bottom, shoes = outfit.bottom, outfit.shoes
+    if bottom is None or shoes.piece is None or shoes.piece.word("colour") is None:
+        return None
+    return bottom, difference(shoes.colour, bottom.colour)
+
+
+@rule(
+    "feet.colour", looks_at=(*LEGS_AND_SHOES, "tights"), reads=("below_hem", "shoe_answered"), borders=(ANCHORS, HEAVY)
+)  # fmt: skip
+def foot(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A shoe near the leg's colour lengthens; a dark one under a light look asks to be answered above."""
+    found, shoes = _shoe_against_leg(outfit), outfit.shoes
+    if found is None:
+        return
+    bottom, apart = found
+    where, by_the_leg = ("foot", shoes.cover.cm / 2), outfit.below_hem > BY_THE_LEG
+    if by_the_leg and difference(shoes.colour, _leg_colour(outfit, aims)) <= CARRIES_ON:
+        # A shoe that goes on from the leg holds no eye at the floor (feet.bare, feet.tights), however dark both are.
+        return
+    if apart <= CARRIES_ON and not by_the_leg:
+        weight = 0.2 + (0.1 if aims.wanted("lengthen_legs") else 0.0)
+        held, also = Figure("colour distance", apart, CARRIES_ON, "share"), ("leg_lengthened",)
+        text = "Shoe and leg are near in colour: the leg runs on to the toe."
+        yield pro(weight, "leg_line_whole", where, "Shoe continues the leg", text, held, also=also)
+        return
+    darker, answer = lightness(bottom.colour) - lightness(shoes.colour), outfit.shoe_answered
+    held = Figure("darker than what is above", darker, ANCHORS.of(outfit), "share")
+    if darker < ANCHORS.of(outfit):
+        if answer:
+            held = Figure("colour distance from the leg", apart, CARRIES_ON, "share")
+            text = f"The shoe's colour comes again in the {answer}: both ends of the look belong together."
+            yield pro(0.18, "colour_answered", where, "Shoe answered above", text, held)
+    elif answer:
+        text = f"The dark shoe is answered by the {answer}: the eye goes up again."
+        yield pro(0.25, "colour_answered", where, "Shoe answered above", text, held)
+    else:
+        weight = 0.2 + (0.1 if shoes.weight >= HEAVY.of(outfit) else 0.0)
+        text = "A dark shoe under a light look holds the eye at the floor; nothing dark above answers it."
+        also = ("colour_unanswered",)
+        yield con(weight, "foot_anchors_eye", where, "Eye stays at the foot", text, held, also=also)
 
 
 def _leg_colour(outfit: Outfit, aims: Aims) -> str:
@@ -54,197 +154,63 @@ def _leg_colour(outfit: Outfit, aims: Aims) -> str:
     return (tights.word("colour") or "black") if tights else skin_of(aims)
 
 
-def recede(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
-    """Dark over a zone to soften, or light over it."""
-    for zone in quiet(outfit, aims):
-        area = area_over(outfit, zone)
-        if area is None or zone == "upper_arms":
-            continue
-        asked = zone in aims.soften
-        figure = Figure("lightness", area.lightness, DARK if area.lightness <= DARK else LIGHT, "share")
-        at = height_of(outfit, zone)
-        if area.lightness <= DARK:
-            text = Sentence.of(f"Dark cloth over the {zone} keeps them quiet.")
-            yield Finding(
-                "colour.recedes", "dark_recedes", "for", 0.25 if asked else 0.15, zone, at, figure, "Dark recedes", text
-            )
-        elif area.lightness >= LIGHT:
-            text = Sentence.of(f"Light cloth over the {zone} brings them forward.")
-            yield Finding(
-                "colour.advances",
-                "light_advances",
-                "against",
-                0.3 if asked else 0.18,
-                zone,
-                at,
-                figure,
-                "Light advances",
-                text,
-            )
+@rule("colour.again", looks_at=(*LEGS_AND_SHOES, "top", "layer", "belt", "necklace", "earrings", "scarf", "bag", "hat"),
+      reads=("below_hem",))  # fmt: skip
+def again(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A shoe that carries the leg on and comes again above holds both ends of the look."""
+    found, shoes = _shoe_against_leg(outfit), outfit.shoes
+    if found is None or found[1] > CARRIES_ON or found[1] <= SAME_COLOUR / 2 or outfit.below_hem > BY_THE_LEG:
         return
+    above = (piece for piece in outfit.pieces if piece.slot in _ABOVE and piece.kind not in LEGWEAR)
+    same = (p for p in above if difference(p.word("colour") or "grey", shoes.colour) <= SAME_COLOUR / 2)
+    piece = next(same, None)
+    if piece is not None:
+        held = Figure("colour distance", found[1], CARRIES_ON, "share")
+        text = f"The shoe's colour comes again in the {piece.kind}: it holds both ends of the look."
+        yield pro(0.15, "colour_answered", ("foot", shoes.cover.cm / 2), "Shoe answered above", text, held)
 
 
-def column(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
-    """Top and bottom in one colour, the more so under an open layer of another."""
-    top, bottom = outfit.top, outfit.bottom
-    if top is None or bottom is None or bottom.piece.slot == top.piece.slot:
-        return
-    apart = difference(top.colour, bottom.colour)
-    at = bottom.waistband.cm
-    if apart > ONE_COLOUR.of(outfit):
-        return
-    figure = Figure("colour distance", apart, ONE_COLOUR.of(outfit), "share")
-    framed = any(layer.open and difference(layer.colour, top.colour) > NEAR_MISS for layer in outfit.layers)
-    wanted = 0.1 if aims.wanted("slim", "lengthen_legs") else 0.0
-    text = Sentence.of(
-        "Top and bottom are one colour: an uncut column" + (" between the open edges." if framed else ".")
-    )
-    weight = 0.2 + wanted + (0.15 if framed else 0.0)
-    also = ("lengthening_line",) if framed else ()
-    yield Finding("colour.column", "colour_column", "for", weight, "whole", at, figure, "One column", text, None, also)
-
-
-def foot(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
-    """A shoe near the leg's colour lengthens; a dark one under a light look asks to be answered above."""
-    bottom, shoes = outfit.bottom, outfit.shoes
-    if bottom is None or shoes.piece is None or shoes.piece.word("colour") is None:
-        return
-    at = shoes.cover.cm / 2
-    apart = difference(shoes.colour, bottom.colour)
-    # Between a skirt and a shoe the leg has a colour of its own: bare (feet.bare) or in tights (feet.tights).
-    apart_by_leg = outfit.below_hem > BY_THE_LEG
-    if apart_by_leg and difference(shoes.colour, _leg_colour(outfit, aims)) <= CARRIES_ON:
-        # A shoe that goes on from the leg holds no eye at the floor, however dark both are.
-        return
-    if apart <= CARRIES_ON and not apart_by_leg:
-        figure = Figure("colour distance", apart, CARRIES_ON, "share")
-        wanted = 0.1 if aims.wanted("lengthen_legs") else 0.0
-        text = Sentence.of("Shoe and leg are near in colour: the leg runs on to the toe.")
-        yield Finding(
-            "feet.colour", "leg_line_whole", "for", 0.2 + wanted, "foot", at, figure, "Shoe continues the leg", text, None,
-            ("leg_lengthened",),
-        )  # fmt: skip
-        again = _accent(outfit, shoes.colour)
-        if again:
-            text = Sentence.of(f"The shoe's colour comes again in the {again}: it holds both ends of the look.")
-            yield Finding(
-                "colour.again", "colour_answered", "for", 0.15, "foot", at, figure, "Shoe answered above", text
-            )
-        return
-    darker = bottom_lightness(outfit) - lightness(shoes.colour)
-    answer = _answered_by(outfit, shoes.colour)
-    if darker < ANCHORS.of(outfit):
-        if answer:
-            figure = Figure("colour distance from the leg", apart, CARRIES_ON, "share")
-            text = Sentence.of(f"The shoe's colour comes again in the {answer}: both ends of the look belong together.")
-            yield Finding(
-                "feet.colour", "colour_answered", "for", 0.18, "foot", at, figure, "Shoe answered above", text
-            )
-        return
-    figure = Figure("darker than what is above", darker, ANCHORS.of(outfit), "share")
-    if answer:
-        text = Sentence.of(f"The dark shoe is answered by the {answer}: the eye goes up again.")
-        yield Finding("feet.colour", "colour_answered", "for", 0.25, "foot", at, figure, "Shoe answered above", text)
-    else:
-        heavy = 0.1 if shoes.weight >= 1.5 else 0.0
-        text = Sentence.of("A dark shoe under a light look holds the eye at the floor; nothing dark above answers it.")
-        yield Finding(
-            "feet.colour", "foot_anchors_eye", "against", 0.2 + heavy, "foot", at, figure, "Eye stays at the foot", text, None,
-            ("colour_unanswered",),
-        )  # fmt: skip
-
-
-def bottom_lightness(outfit: Outfit) -> float:
-    """Lightness of what is seen just above the shoe."""
-    return lightness(outfit.bottom.colour) if outfit.bottom else 1.0
-
-
-def _accent(outfit: Outfit, colour: str) -> str | None:
-    """What above the leg is of a shoe's very colour, where the leg itself is not."""
-    if outfit.bottom is None or difference(outfit.bottom.colour, colour) <= SAME_COLOUR / 2:
-        return None
-    above = [
-        piece for piece in outfit.look.pieces if piece.slot not in ("shoes", "bottom") and piece.kind not in LEGWEAR
-    ]
-    same = (piece.kind for piece in above if difference(piece.word("colour") or "grey", colour) <= SAME_COLOUR / 2)
-    return next(same, None)
-
-
-def _answered_by(outfit: Outfit, colour: str) -> str | None:
-    """What of the look above repeats a colour."""
-    above = [(area.piece.kind, area.colour) for area in outfit.areas if area.piece.slot not in ("shoes", "bottom")]
-    small = [(kind, piece.word("colour") or "") for kind, piece in outfit.extras.items() if kind not in LEGWEAR]
-    for kind, other in (*above, *small):
-        if other and difference(other, colour) <= ANSWERS:
-            return kind
-    return None
-
-
-def bright(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+@rule("feet.bright", looks_at=("shoes",), speaks_to=lambda of: "feet" not in of.aims.show)
+def bright(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A shoe in a signal colour takes the eye down."""
     shoes = outfit.shoes
-    if shoes.piece is None or "feet" in aims.show or not _signals(shoes.colour):
-        return
-    figure = Figure("lightness", lightness(shoes.colour), LIGHT, "share")
-    text = Sentence.of("The shoe is the brightest thing in the look: the eye goes to the floor first.")
-    yield Finding(
-        "feet.bright", "foot_anchors_eye", "against", 0.3, "foot", shoes.cover.cm / 2, figure, "Signal at the foot", text, None,
-        ("draws_to_zone",),
-    )  # fmt: skip
+    if shoes.piece is not None and chroma(shoes.colour) > SIGNAL:
+        text = "The shoe is the brightest thing in the look: the eye goes to the floor first."
+        held, where = Figure("lightness", lightness(shoes.colour), LIGHT, "share"), ("foot", shoes.cover.cm / 2)
+        yield con(0.3, "foot_anchors_eye", where, "Signal at the foot", text, held, also=("draws_to_zone",))
 
 
-def _signals(colour: str) -> bool:
-    from coloraide import Color
-
-    from craft.cloth.colour import hex_of
-
-    return float(Color(hex_of(colour)).convert("oklch")["chroma"]) > 0.17
-
-
-#: A colour this near to the client's colouring does well by the face; one further off than the second speaks before the
-#: face does, the more the further, up to the third (0 to 1; weight; W).
-FLATTERS, OVERPOWERS, MOST_BY_FACE = 0.15, 0.45, 0.2
-
-
-def near_face(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+@rule("colour.face", reads=("by_the_face", "heel"), speaks_to=lambda of: bool(of.aims.colouring))
+def near_face(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Their good colours near the face: what frames it goes with the client's colouring."""
-    face = [area for area in outfit.areas if area.piece.slot in ("layer", "top", "one_piece")]
-    scarf = outfit.extras.get("scarf")
-    colour = (scarf.word("colour") if scarf else None) or (face[0].colour if face else None)
-    if colour is None or not aims.colouring:
+    colour = outfit.by_the_face
+    if colour is None:
         return
-    off = suits(colour, dict(aims.colouring))
-    at = outfit.body.height("shoulder") + outfit.lift + 6.0
+    off = suits_pairs(colour, aims.colouring)
+    where, shown = ("face", outfit.at("shoulder") + 6.0), 0.1 if "face" in aims.show else 0.0
     if off > OVERPOWERS:
-        figure = Figure("from their colouring", off, OVERPOWERS, "share")
-        text = Sentence.of("This colour lies far from their colouring: it is seen before the face is.")
-        weight = min(MOST_BY_FACE, 0.05 + 0.3 * (off - OVERPOWERS)) + (0.1 if "face" in aims.show else 0.0)
-        yield Finding(
-            "colour.face", "colour_unanswered", "against", weight, "face", at, figure, "Hard by the face", text
-        )
-    if off > FLATTERS:
-        return
-    figure = Figure("from their colouring", off, FLATTERS, "share")
-    text = Sentence.of("This colour goes with their colouring and brings out the face.")
-    weight = 0.15 + (0.1 if "face" in aims.show else 0.0)
-    yield Finding("colour.face", "draws_to_asset", "for", weight, "face", at, figure, "Good colour by the face", text)
+        weight = min(MOST_BY_FACE, 0.05 + 0.3 * (off - OVERPOWERS)) + shown
+        text = "This colour lies far from their colouring: it is seen before the face is."
+        held = Figure("from their colouring", off, OVERPOWERS, "share")
+        yield con(weight, "colour_unanswered", where, "Hard by the face", text, held)
+    elif off <= FLATTERS:
+        text = "This colour goes with their colouring and brings out the face."
+        held = Figure("from their colouring", off, FLATTERS, "share")
+        yield pro(0.15 + shown, "draws_to_asset", where, "Good colour by the face", text, held)
 
 
-def near_tones(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+@rule("colour.near", looks_at=(*BASE, "layer", "belt", "necklace", "earrings", "scarf", "bag", "hat", *LEGWEAR),
+      reads=("heel",), borders=(ONE_COLOUR,))  # fmt: skip
+def near_tones(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Two tones that miss each other narrowly, and what holds both."""
-    top, bottom = outfit.top, outfit.bottom
-    if top is None or bottom is None or bottom.piece.slot == top.piece.slot:
+    halves = _halves(outfit)
+    if halves is None or not ONE_COLOUR.of(outfit) < halves[2] <= NEAR_MISS:
         return
-    apart = difference(top.colour, bottom.colour)
-    if not ONE_COLOUR.of(outfit) < apart <= NEAR_MISS:
-        return
-    figure = Figure("colour distance", apart, NEAR_MISS, "share")
-    at = bottom.waistband.cm
-    between = [
-        piece for piece in outfit.look.pieces
-        if piece.slot in ("extra", "layer") and piece.word("colour")
-        and max(difference(str(piece.word("colour")), colour) for colour in (top.colour, bottom.colour)) <= NEAR_MISS + 0.05
-    ]  # fmt: skip
-    if between:
-        text = Sentence.of(f"Two near tones, and the {between[0].kind} holds both together.")
-        yield Finding("colour.near", "near_tones_joined", "for", 0.25, "whole", at, figure, "Near tones joined", text)
+    top, bottom, apart = halves
+    for piece in outfit.pieces:
+        colour = piece.word("colour") if piece.slot in ("extra", "layer") else None
+        if colour and max(difference(colour, other) for other in (top.colour, bottom.colour)) <= JOINS:
+            held, where = Figure("colour distance", apart, NEAR_MISS, "share"), ("whole", bottom.waistband.cm)
+            text = f"Two near tones, and the {piece.kind} holds both together."
+            yield pro(0.25, "near_tones_joined", where, "Near tones joined", text, held)
+            return

@@ -6,206 +6,152 @@ from collections.abc import Iterator
 
 from craft.judge.aims import Aims
 from craft.judge.borders import Border
-from craft.judge.finding import Figure, Finding
+from craft.judge.finding import Figure, Remark, con, pro
+from craft.judge.rule import Subject
 from craft.look import Outfit
+from craft.look.readings import BASE
 from craft.units import Sentence
-from craft.wear import WornTop
+
+rule = Subject("edges", "Edges are lines (6)")
 
 #: Two thirds to three fifths of the figure below the break usually reads well; half and half
 #: reads blocky (brief, section 6).
 LONG_LEG = Border(
-    "long_leg",
-    ("edges.proportion",),
-    "From this share of the figure below the break the leg reads long",
-    0.59,
-    0.56,
-    0.66,
-    "share",
+    "long_leg", "From this share of the figure below the break the leg reads long", 0.59, 0.56, 0.66, "share"
 )
-HALF = Border(
-    "half",
-    ("edges.proportion",),
-    "Up to this share below the break the figure reads halved",
-    0.535,
-    0.48,
-    0.56,
-    "share",
-)
+HALF = Border("half", "Up to this share below the break the figure reads halved", 0.535, 0.48, 0.56, "share")
 #: A short torso wants the break lower: more of the figure than this below it shortens the torso (W).
 SHORT_TORSO_ASKS = 0.61
 #: How near to the fullest hip a top's hem still lies on it, cm (W).
-ON_HIP = Border(
-    "on_hip", ("edges.top_hem", "layers.hem"), "A hem this near to the fullest hip lies on it", 3.0, 1.0, 7.0, "cm"
-)
+ON_HIP = Border("on_hip", "A hem this near to the fullest hip lies on it", 3.0, 1.0, 7.0)
+#: A hem covers the seat from so far below the fullest hip, cm; a leg at most this full asks for it (W).
+COVERS_BELOW, CLOSE_LEG = 1.0, 0.9
 #: A strip of bare leg between hem and boot at least this tall reads as a part of its own;
 #: more than the second reads as leg, cm (W).
-GAP_SHOWS = Border(
-    "gap_shows",
-    ("edges.leg_gap", "hems.boot"),
-    "Bare leg between hem and boot shows as a gap from this much",
-    2.5,
-    1.0,
-    8.0,
-    "cm",
-)
+GAP_SHOWS = Border("gap_shows", "Bare leg between hem and boot shows as a gap from this much", 2.5, 1.0, 8.0)
 READS_AS_LEG = 22.0
 #: Straight cropped legs want a close, sock-like shaft (brief, section 8): up to so much ease it is close, and up to so much
-#: leg above it reads as ankle, cm (W).
-CLOSE_SHAFT, READS_AS_ANKLE = 1.5, 8.0
+#: leg above it reads as ankle; with more ease than the third a shaft is wide, cm (W).
+CLOSE_SHAFT, READS_AS_ANKLE, WIDE_SHAFT = 1.5, 8.0, 3.5
 
 
-def proportion(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+@rule("edges.proportion", looks_at=BASE, reads=("below_share", "break_at"), borders=(LONG_LEG, HALF))
+def proportion(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """How much of the figure lies below the break."""
     share, height = outfit.below_share, outfit.break_at
     if share is None or height is None or outfit.top is None:
         return
-    wanted = 0.2 if aims.wanted("lengthen_legs") else 0.0
-    if aims.wanted("lengthen_torso") or (outfit.short_torso and not wanted):
+    longer = aims.wanted("lengthen_legs")
+    wanted = 0.2 if longer else 0.0
+    if aims.wanted("lengthen_torso") or (outfit.short_torso and not longer):
         yield _torso(share, height, aims)
-        return
-    if share >= LONG_LEG.of(outfit):
-        figure = Figure("below the break", share, LONG_LEG.of(outfit), "share")
+    elif share >= LONG_LEG.of(outfit):
+        held = Figure("below the break", share, LONG_LEG.of(outfit), "share")
         text = Sentence.of(f"The figure divides {{at}} up: {100 * share:.0f} % of it reads as leg.", at=height)
-        yield Finding(
-            "edges.proportion",
-            "leg_lengthened",
-            "for",
-            0.3 + wanted,
-            "waist",
-            height,
-            figure,
-            "Long leg, short top",
-            text,
-        )
+        yield pro(0.3 + wanted, "leg_lengthened", ("waist", height), "Long leg, short top", text, held)
     elif share <= HALF.of(outfit):
-        figure = Figure("below the break", share, HALF.of(outfit), "share")
+        held = Figure("below the break", share, HALF.of(outfit), "share")
         text = Sentence.of(
             f"The top part ends {{at}} up, which halves the figure: {100 * share:.0f} % below.", at=height
         )
-        yield Finding(
-            "edges.proportion", "chopped", "against", 0.3 + wanted, "hip", height, figure, "Half and half", text
-        )
+        yield con(0.3 + wanted, "chopped", ("hip", height), "Half and half", text, held)
 
 
-def _torso(share: float, height: float, aims: Aims) -> Finding:
+def _torso(share: float, height: float, aims: Aims) -> Remark:
     """A short torso under long legs wants the break lower (brief, section 3)."""
     wanted = 0.2 if aims.wanted("lengthen_torso") else 0.0
-    figure = Figure("below the break", share, SHORT_TORSO_ASKS, "share")
-    below = f"{100 * share:.0f} % of the figure lies below it"
+    held, where = Figure("below the break", share, SHORT_TORSO_ASKS, "share"), ("waist", height)
+    lies = f"The figure divides {{at}} up and {100 * share:.0f} % of the figure lies below it: the torso"
     if share >= SHORT_TORSO_ASKS:
-        text = Sentence.of(
-            f"The figure divides {{at}} up and {below}: the torso, short for the leg, reads shorter.", at=height
-        )
-        return Finding("edges.proportion", "torso_shortened", "against", 0.15 + wanted, "waist", height, figure,
-                       "Break too high for the torso", text)  # fmt: skip
-    text = Sentence.of(f"The figure divides {{at}} up and {below}: the torso gets its length.", at=height)
-    return Finding("edges.proportion", "torso_lengthened", "for", 0.25 + wanted, "waist", height, figure,
-                   "Lower break, longer torso", text)  # fmt: skip
+        text = Sentence.of(f"{lies}, short for the leg, reads shorter.", at=height)
+        return con(0.15 + wanted, "torso_shortened", where, "Break too high for the torso", text, held)
+    text = Sentence.of(f"{lies} gets its length.", at=height)
+    return pro(0.25 + wanted, "torso_lengthened", where, "Lower break, longer torso", text, held)
 
 
-def top_hem(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
-    """An untucked hem across the fullest hip; or one that covers the seat over a close leg."""
-    top, bottom, body = outfit.top, outfit.bottom, outfit.body
-    if top is None or bottom is None:
+def _is_hidden(outfit: Outfit) -> bool:
+    """Whether a top's hem is hidden all round by its tuck."""
+    return outfit.top is not None and outfit.top.tuck in ("full", "bloused", "bra")
+
+
+@rule(
+    "edges.top_hem",
+    looks_at=BASE,
+    reads=("heel",),
+    borders=(ON_HIP,),
+    speaks_to=lambda of: of.body.girth("hip") >= of.body.girth("bust"),
+)
+def top_hem(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """An untucked hem across the fullest hip."""
+    top = outfit.top
+    if top is None or outfit.bottom is None or _is_hidden(outfit):
         return
-    hip = body.height("hip") + outfit.lift
-    off = top.side.cm - hip
-    hidden = top.tuck in ("full", "bloused", "bra")
-    if not hidden and abs(off) <= ON_HIP.of(outfit) and body.girth("hip") >= body.girth("bust"):
+    off = abs(top.side.cm - outfit.at("hip"))
+    if off <= ON_HIP.of(outfit):
         softened = 0.2 if aims.soften & {"hips", "seat"} else 0.0
-        tucked = 0.6 if top.tucked else 1.0
-        figure = Figure("hem from the fullest hip", abs(off), ON_HIP.of(outfit))
-        text = Sentence.of(f"The hem lies {_near(off)} the fullest hip: a line across the widest place.", off=abs(off))
-        yield Finding(
-            "edges.top_hem",
-            "hem_on_wide_place",
-            "against",
-            (0.3 + softened) * tucked,
-            "hip",
-            top.side.cm,
-            figure,
-            "Hem on the fullest hip",
-            text,
-        )
-    yield from _seat(outfit, aims, top, hip, hidden)
+        lies = "on" if off < 0.5 else "{off} from"
+        text = Sentence.of(f"The hem lies {lies} the fullest hip: a line across the widest place.", off=off)
+        weight = (0.3 + softened) * (0.6 if top.tucked else 1.0)
+        held = Figure("hem from the fullest hip", off, ON_HIP.of(outfit))
+        yield con(weight, "hem_on_wide_place", ("hip", top.side.cm), "Hem on the fullest hip", text, held)
 
 
-def _seat(outfit: Outfit, aims: Aims, top: WornTop, hip: float, hidden: bool) -> Iterator[Finding]:
+@rule("edges.covers", looks_at=(*BASE, "layer"), reads=("heel",))
+def covers_seat(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Whether the top's hem covers the seat over a close leg, as leggings ask."""
-    bottom = outfit.bottom
-    if bottom is None or bottom.volume > 0.9:
+    top, bottom = outfit.top, outfit.bottom
+    if top is None or bottom is None or bottom.volume > CLOSE_LEG:
         return
-    covers = hip - 1.0 - top.side.cm
-    figure = Figure("hem below the hip", covers, 0.0)
+    hip, hidden, where = outfit.at("hip"), _is_hidden(outfit), ("seat", top.side.cm)
+    covers = hip - COVERS_BELOW - top.side.cm
+    held = Figure("hem below the hip", covers, 0.0)
     if covers >= 0 and not hidden:
         text = Sentence.of(
             "The hem falls {by} below the fullest hip and covers the seat over a close leg.", by=hip - top.side.cm
         )
-        yield Finding("edges.covers", "covers_zone", "for", 0.3, "seat", top.side.cm, figure, "Covers the seat", text)
-    elif bottom.piece.kind == "leggings" and not any(layer.hem.cm <= hip - 1.0 for layer in outfit.layers):
+        yield pro(0.3, "covers_zone", where, "Covers the seat", text, held)
+    elif bottom.piece.kind == "leggings" and not any(layer.hem.cm <= hip - COVERS_BELOW for layer in outfit.layers):
         ends = "a top tucked into them leaves it bare" if hidden else "this one ends {by} above the fullest hip"
         text = Sentence.of(f"Leggings ask for a hem over the seat; {ends}.", by=max(0.0, -covers))
         softened = 0.15 if aims.soften & {"hips", "seat"} else 0.0
-        yield Finding(
-            "edges.covers",
-            "covers_zone",
-            "against",
-            0.6 + softened,
-            "seat",
-            top.side.cm,
-            figure,
-            "Seat uncovered",
-            text,
-        )
+        yield con(0.6 + softened, "covers_zone", where, "Seat uncovered", text, held)
 
 
-def leg_gap(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+@rule(
+    "edges.gap",
+    about="boots",
+    looks_at=("bottom", "one_piece", "shoes"),
+    reads=("skin", "below_hem"),
+    borders=(GAP_SHOWS,),
+)
+def leg_gap(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Bare leg between a hem and a boot is a part of its own."""
-    bottom, shoes = outfit.bottom, outfit.shoes
-    if bottom is None or not shoes.is_boot or bottom.inside or outfit.below_hem > outfit.skin:
+    bottom, shoes, bare = outfit.bottom, outfit.shoes, outfit.skin
+    if bottom is None or not shoes.is_boot or bottom.inside or outfit.below_hem > bare:
         return
-    middle = bottom.hem.cm - outfit.skin / 2
-    wide = shoes.shaft_ease is not None and shoes.shaft_ease > 3.5
-    if bottom.has_legs and 0.0 < outfit.skin <= READS_AS_ANKLE and (shoes.shaft_ease or 0.0) <= CLOSE_SHAFT:
-        figure = Figure("ease of the shaft", shoes.shaft_ease or 0.0, CLOSE_SHAFT)
-        text = Sentence.of("A close shaft under a cropped leg: the {gap} above it reads as ankle.", gap=outfit.skin)
-        yield Finding("edges.gap", "leg_line_whole", "for", 0.2, "ankle", middle, figure, "Close shaft, cropped leg", text,
-                      None, ("ankle_shown",))  # fmt: skip
-    elif GAP_SHOWS.of(outfit) <= outfit.skin <= READS_AS_LEG:
-        figure = Figure("bare leg above the boot", outfit.skin, GAP_SHOWS.of(outfit))
-        text = Sentence.of("{gap} of bare leg stands between hem and shaft and cuts the leg in two.", gap=outfit.skin)
-        weight = 0.5 if wide else 0.2
-        yield Finding(
-            "edges.gap",
-            "leg_gap",
-            "against",
-            weight,
-            "calf",
-            middle,
-            figure,
-            "Gap above the boot",
-            text,
-            None,
-            ("leg_cut",),
-        )
-    elif outfit.skin == 0 and bottom.stack < 2.0 and not bottom.is_wide_hemmed:
-        figure = Figure("bare leg above the boot", outfit.skin, GAP_SHOWS.of(outfit))
-        text = Sentence.of("Hem and shaft meet: the leg stays one line.")
-        yield Finding(
-            "edges.gap", "leg_line_whole", "for", 0.3, "ankle", bottom.hem.cm, figure, "Leg in one line", text
-        )
+    ease, middle = shoes.shaft_ease or 0.0, bottom.hem.cm - bare / 2
+    held = Figure("bare leg above the boot", bare, GAP_SHOWS.of(outfit))
+    if bottom.has_legs and 0.0 < bare <= READS_AS_ANKLE and ease <= CLOSE_SHAFT:
+        text = Sentence.of("A close shaft under a cropped leg: the {gap} above it reads as ankle.", gap=bare)
+        held = Figure("ease of the shaft", ease, CLOSE_SHAFT)
+        where = ("ankle", middle)
+        yield pro(0.2, "leg_line_whole", where, "Close shaft, cropped leg", text, held, also=("ankle_shown",))
+    elif GAP_SHOWS.of(outfit) <= bare <= READS_AS_LEG:
+        text = Sentence.of("{gap} of bare leg stands between hem and shaft and cuts the leg in two.", gap=bare)
+        weight = 0.5 if ease > WIDE_SHAFT else 0.2
+        yield con(weight, "leg_gap", ("calf", middle), "Gap above the boot", text, held, also=("leg_cut",))
+    elif bare == 0 and bottom.stack < 2.0 and not bottom.is_wide_hemmed:
+        where = ("ankle", bottom.hem.cm)
+        yield pro(0.3, "leg_line_whole", where, "Leg in one line", "Hem and shaft meet: the leg stays one line.", held)
 
 
-def _near(off: float) -> str:
-    return "on" if abs(off) < 0.5 else "{off} from"
-
-
-def strap(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+@rule("edges.strap", looks_at=("shoes",), reads=("hem_height",))
+def strap(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """An ankle strap is an edge too."""
-    at, bottom = outfit.shoes.strap, outfit.bottom
-    if at is None or (bottom is not None and bottom.hem.cm < at):
+    at, hem = outfit.shoes.strap, outfit.hem_height
+    if at is None or (hem is not None and hem < at):
         return
     wanted = 0.2 if aims.wanted("lengthen_legs") else 0.0
-    figure = Figure("strap from the ankle bone", at - outfit.lift - outfit.body.height("ankle_bone"), 0.0)
+    held = Figure("strap from the ankle bone", at - outfit.at("ankle_bone"), 0.0)
     text = Sentence.of("The strap draws a line across the ankle and cuts the leg {at} up.", at=at)
-    yield Finding("edges.strap", "leg_cut", "against", 0.25 + wanted, "ankle", at, figure, "Strap cuts the ankle", text)
+    yield con(0.25 + wanted, "leg_cut", ("ankle", at), "Strap cuts the ankle", text, held)

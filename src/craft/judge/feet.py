@@ -6,198 +6,155 @@ from collections.abc import Iterator
 
 from craft.judge.aims import Aims
 from craft.judge.borders import Border
-from craft.judge.finding import Figure, Finding
+from craft.judge.finding import Figure, Remark, con, pro, warn
+from craft.judge.rule import Subject
 from craft.look import Outfit
 from craft.units import Sentence
+from craft.wear.bottom import FALLS_PAST_FOOT
 from craft.wear.shoes import HEEL_CM
 
-#: A leg of at least this volume is wide (0 to 4); at most the second is close (W).
-WIDE, CLOSE = 2.9, 1.5
+rule = Subject("feet", "Shoes and boots (8)")
+LEGS_AND_SHOES = ("bottom", "one_piece", "shoes")
+
+#: A leg of at least this volume is wide (0 to 4; W).
+WIDE = 2.9
 #: What the eye weighs at the foot: from the first heavy, up to the second light (W).
-HEAVY = Border("heavy", ("feet.weight", "feet.toe"), "A shoe of at least this weight is heavy", 1.5, 1.0, 2.4, "scale")
+HEAVY = Border("heavy", "A shoe of at least this weight is heavy", 1.5, 1.0, 2.4, "scale")
 LIGHT = 0.8
-#: A leg must not be fuller than this to go into a shaft without blousing over it (0 to 4).
-FITS_SHAFT = 1.65
+#: A heavy shoe suits a leg at most the first full, under a top at least so full or a leg from the second on; a light one
+#: under a leg at most the third full and a top from the fourth on stands on a point (0 to 4; W).
+CARRIES, EASED, CLOSE, BIG_TOP = 2.2, 1.5, 1.0, 3.3
+ANSWERED_BY = 2.0
+#: A shaft of at most so much ease is slim, cm (W).
+SLIM_SHAFT = 4.0
+#: A leg must not be fuller than this to go into a shaft without blousing over it, and for the strict school (0 to 4).
+FITS_SHAFT, FITS_SHAFT_STRICTLY = 1.65, 1.2
 #: A heel over the ball of the foot by this much lengthens, cm (W).
-LIFTS = Border(
-    "lifts",
-    ("feet.heel", "feet.toe", "feet.limits"),
-    "A heel over the ball of the foot by this much lifts",
-    2.5,
-    1.0,
-    6.0,
-    "cm",
-)
+LIFTS = Border("lifts", "A heel over the ball of the foot by this much lifts", 2.5, 1.0, 6.0)
+#: A leg at most this full is skin-tight (0 to 4; W).
+SKIN_TIGHT = 0.6
 
 
-def weight(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
-    """Foot weight against the leg's width and the ease above."""
+def _is_wide(outfit: Outfit) -> bool:
+    bottom = outfit.bottom
+    return bottom is not None and bottom.volume >= WIDE and bottom.is_wide_hemmed
+
+
+@rule("feet.weight", about="legs", looks_at=LEGS_AND_SHOES, schools=("wide_leg_shoe",), borders=(HEAVY, LIFTS))
+def wide_leg_shoe(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """Foot weight against a wide leg: the schools taper or echo."""
     shoes, bottom = outfit.shoes, outfit.bottom
+    if shoes.piece is None or bottom is None or not _is_wide(outfit):
+        return
+    where = ("foot", shoes.cover.cm / 2)
+    held = Figure("weight at the foot", shoes.weight, HEAVY.of(outfit), "scale")
+    echo = outfit.schools.position("wide_leg_shoe") == "echo"
+    if shoes.weight >= HEAVY.of(outfit) and not bottom.inside:
+        if echo and (not shoes.is_boot or (shoes.shaft_ease or 0) <= SLIM_SHAFT):
+            text = "A heavy sole answers the wide hem. The other school would taper to a slim point."
+            yield pro(0.4, "foot_weight_answers", where, "Sole echoes the leg", text, held)
+        else:
+            text = "A wide hem over a heavy shoe: all the weight is at the floor."
+            yield con(0.75, "bottom_heavy", where, "Bottom-heavy", text, held)
+    elif echo and shoes.weight <= LIGHT and shoes.rise_of_foot < LIFTS.of(outfit):
+        text = "A dainty flat under so wide a hem does not answer it. The other school would let it taper."
+        yield con(0.25, "foot_weight_answers", where, "Foot too light for the leg", text, held)
+
+
+@rule("feet.balance", looks_at=LEGS_AND_SHOES, reads=("above",), borders=(HEAVY,))
+def balance(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """Foot weight against a close leg and the ease above."""
+    shoes, bottom, above = outfit.shoes, outfit.bottom, outfit.above
     if shoes.piece is None or bottom is None:
         return
-    at = shoes.cover.cm / 2
-    heavy = Figure("weight at the foot", shoes.weight, HEAVY.of(outfit), "scale")
-    above = outfit.above
-    echo = outfit.schools.position("wide_leg_shoe") == "echo"
-    wide = bottom.volume >= WIDE and bottom.is_wide_hemmed
-    if wide and shoes.weight >= HEAVY.of(outfit) and not bottom.inside:
-        slim_shaft = not shoes.is_boot or (shoes.shaft_ease or 0) <= 4.0
-        if echo and slim_shaft:
-            text = Sentence.of("A heavy sole answers the wide hem. The other school would taper to a slim point.")
-            yield Finding(
-                "feet.weight",
-                "foot_weight_answers",
-                "for",
-                0.4,
-                "foot",
-                at,
-                heavy,
-                "Sole echoes the leg",
-                text,
-                "wide_leg_shoe",
-            )
-        else:
-            text = Sentence.of("A wide hem over a heavy shoe: all the weight is at the floor.")
-            yield Finding(
-                "feet.weight", "bottom_heavy", "against", 0.75, "foot", at, heavy, "Bottom-heavy", text, "wide_leg_shoe"
-            )
-    elif wide and echo and shoes.weight <= LIGHT and shoes.rise_of_foot < LIFTS.of(outfit):
-        text = Sentence.of("A dainty flat under so wide a hem does not answer it. The other school would let it taper.")
-        yield Finding(
-            "feet.weight",
-            "foot_weight_answers",
-            "against",
-            0.25,
-            "foot",
-            at,
-            heavy,
-            "Foot too light for the leg",
-            text,
-            "wide_leg_shoe",
-        )
-    elif shoes.weight >= HEAVY.of(outfit) and bottom.volume <= 2.2 and (above >= 2.0 or bottom.volume >= 1.5):
-        text = Sentence.of("The heavier shoe answers what is eased above and gives a close leg a base.")
-        yield Finding(
-            "feet.weight", "foot_weight_answers", "for", 0.35, "foot", at, heavy, "Foot answers the top", text
-        )
-    elif shoes.weight <= LIGHT and bottom.volume <= 1.0 and above >= 3.3:
-        light = Figure("weight at the foot", shoes.weight, LIGHT, "scale")
-        text = Sentence.of("A dainty shoe under close legs and a big top: the figure stands on a point.")
-        yield Finding("feet.weight", "top_heavy", "against", 0.45, "foot", at, light, "Top-heavy", text)
+    where, heavy = ("foot", shoes.cover.cm / 2), HEAVY.of(outfit)
+    if shoes.weight >= heavy and bottom.volume <= CARRIES and (above >= ANSWERED_BY or bottom.volume >= EASED):
+        text = "The heavier shoe answers what is eased above and gives a close leg a base."
+        held = Figure("weight at the foot", shoes.weight, heavy, "scale")
+        yield pro(0.35, "foot_weight_answers", where, "Foot answers the top", text, held)
+    elif shoes.weight <= LIGHT and bottom.volume <= CLOSE and above >= BIG_TOP:
+        text = "A dainty shoe under close legs and a big top: the figure stands on a point."
+        held = Figure("weight at the foot", shoes.weight, LIGHT, "scale")
+        yield con(0.45, "top_heavy", where, "Top-heavy", text, held)
 
 
-def inside(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+@rule("feet.inside", about="boots", looks_at=LEGS_AND_SHOES, schools=("straight_into_tall_boot",))
+def inside(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Only a close leg goes into a shaft."""
     bottom, shoes = outfit.bottom, outfit.shoes
     if bottom is None or not bottom.inside or not shoes.is_boot:
         return
-    at = shoes.cover.cm
     strict = outfit.schools.position("straight_into_tall_boot") == "outside_only"
-    limit = 1.2 if strict else FITS_SHAFT
-    figure = Figure("volume of the leg", bottom.volume, limit, "scale")
+    limit = FITS_SHAFT_STRICTLY if strict else FITS_SHAFT
+    held, at = Figure("volume of the leg", bottom.volume, limit, "scale"), shoes.cover.cm
     if bottom.volume > limit:
-        text = Sentence.of("There is more cloth than the shaft holds: it blouses out over the knee.")
-        yield Finding(
-            "feet.inside",
-            "bulk_at_shaft",
-            "against",
-            0.8,
-            "knee",
-            at,
-            figure,
-            "Bulk at the shaft",
-            text,
-            "straight_into_tall_boot",
-            ("bottom_heavy",),
-        )
+        text = "There is more cloth than the shaft holds: it blouses out over the knee."
+        yield con(0.8, "bulk_at_shaft", ("knee", at), "Bulk at the shaft", text, held, also=("bottom_heavy",))
     else:
-        text = Sentence.of("The leg goes into the shaft without a fold: one line to the floor.")
-        yield Finding(
-            "feet.inside",
-            "leg_line_whole",
-            "for",
-            0.35,
-            "calf",
-            at,
-            figure,
-            "Smooth into the boot",
-            text,
-            "straight_into_tall_boot",
-        )
+        text = "The leg goes into the shaft without a fold: one line to the floor."
+        yield pro(0.35, "leg_line_whole", ("calf", at), "Smooth into the boot", text, held)
 
 
-def toe(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+@rule("feet.toe", looks_at=LEGS_AND_SHOES, borders=(LIFTS, HEAVY))
+def toe(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """The wider the hem, the more the toe matters."""
     bottom, shoes = outfit.bottom, outfit.shoes
     if bottom is None or shoes.piece is None or bottom.inside:
         return
+    if shoes.toe not in ("pointed", "round"):
+        return
     full = bottom.is_wide_hemmed and bottom.hem_at in ("foot", "floor", "ankle_bone")
-    lengthen = aims.wanted("lengthen_legs")
-    figure = Figure("leg opening", bottom.opening, 46.0)
-    if shoes.toe == "pointed" and (full or lengthen or bottom.hem_at == "ankle"):
-        text = Sentence.of(
-            "The pointed toe carries the line of the leg on past a {opening} hem.", opening=bottom.opening
-        )
-        yield Finding(
-            "feet.toe", "toe_line", "for", 0.35 if full else 0.2, "foot", 2.0, figure, "Point carries the line", text
-        )
-    elif shoes.toe == "round" and full and shoes.rise_of_foot < LIFTS.of(outfit) and shoes.weight < HEAVY.of(outfit):
-        text = Sentence.of("A flat round toe under a {opening} hem stops the line short.", opening=bottom.opening)
-        yield Finding(
-            "feet.toe",
-            "toe_line",
-            "against",
-            0.3,
-            "foot",
-            2.0,
-            figure,
-            "Round toe stops the line",
-            text,
-            "wide_leg_shoe",
-        )
+    where, held = ("foot", 2.0), Figure("leg opening", bottom.opening, FALLS_PAST_FOOT)
+    flat = shoes.rise_of_foot < LIFTS.of(outfit) and shoes.weight < HEAVY.of(outfit)
+    if shoes.toe == "pointed" and (full or aims.wanted("lengthen_legs") or bottom.hem_at == "ankle"):
+        text = "The pointed toe carries the line of the leg on past a {opening} hem."
+        told = Sentence.of(text, opening=bottom.opening)
+        yield pro(0.35 if full else 0.2, "toe_line", where, "Point carries the line", told, held)
+    elif shoes.toe == "round" and full and flat:
+        text = "A flat round toe under a {opening} hem stops the line short."
+        yield con(0.3, "toe_line", where, "Round toe stops the line", Sentence.of(text, opening=bottom.opening), held)
 
 
-def heel(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+@rule("feet.heel", looks_at=LEGS_AND_SHOES, borders=(LIFTS,))
+def heel(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A heel lengthens; a flare with no lift needs a point."""
-    bottom, shoes = outfit.bottom, outfit.shoes
+    bottom, shoes, lifts = outfit.bottom, outfit.shoes, LIFTS.of(outfit)
     if shoes.piece is None or bottom is None:
         return
-    figure = Figure("heel over the ball", shoes.rise_of_foot, LIFTS.of(outfit))
-    at = shoes.heel / 2
-    if shoes.rise_of_foot >= LIFTS.of(outfit):
+    asks_lift = bottom.reads_as == "flare" and shoes.toe != "pointed"
+    if shoes.rise_of_foot < lifts and not asks_lift:
+        return
+    where, held = ("foot", shoes.heel / 2), Figure("heel over the ball", shoes.rise_of_foot, lifts)
+    if shoes.rise_of_foot >= lifts:
         if "heels" in aims.wont:
             return
-        wanted = 0.15 if aims.wanted("lengthen_legs") else 0.0
+        weight = (0.25 if bottom.is_wide_hemmed else 0.15) + (0.15 if aims.wanted("lengthen_legs") else 0.0)
         text = Sentence.of("The heel lifts the leg by {lift}.", lift=shoes.rise_of_foot)
-        base = 0.25 if bottom.is_wide_hemmed else 0.15
-        yield Finding(
-            "feet.heel",
-            "heel_lift",
-            "for",
-            base + wanted,
-            "foot",
-            at,
-            figure,
-            "Heel lifts",
-            text,
-            None,
-            ("leg_lengthened",),
-        )
-        if bottom.volume <= 0.6 and shoes.piece.word("heel_shape") == "stiletto" and shoes.heel >= HEEL_CM["high"] - 1:
-            text = Sentence.of("A high thin heel with a skin-tight leg reads of another decade; a kitten heel fits.")
-            weight = 0.3 + (0.2 if aims.wanted("look_current") else 0.0)
-            yield Finding("feet.dated", "dated", "against", weight, "foot", at, figure, "Reads dated", text)
-    elif bottom.reads_as == "flare" and shoes.toe != "pointed":
-        text = Sentence.of("A flare without any lift asks for a pointed toe, or {heel} of heel.", heel=LIFTS.of(outfit))
-        yield Finding("feet.heel", "heel_lift", "against", 0.25, "foot", at, figure, "Flare asks for lift", text)
+        yield pro(weight, "heel_lift", where, "Heel lifts", text, held, also=("leg_lengthened",))
+    else:
+        text = Sentence.of("A flare without any lift asks for a pointed toe, or {heel} of heel.", heel=lifts)
+        yield con(0.25, "heel_lift", where, "Flare asks for lift", text, held)
 
 
-def limits(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+@rule("feet.dated", looks_at=LEGS_AND_SHOES, borders=(LIFTS,), speaks_to=lambda of: "heels" not in of.aims.wont)
+def dated(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A very high thin heel with a skin-tight leg reads of another decade."""
+    bottom, shoes, lifts = outfit.bottom, outfit.shoes, LIFTS.of(outfit)
+    if shoes.piece is None or bottom is None or shoes.rise_of_foot < lifts:
+        return
+    thin = shoes.piece.word("heel_shape") == "stiletto" and shoes.heel >= HEEL_CM["high"] - 1
+    if thin and bottom.volume <= SKIN_TIGHT:
+        text = "A high thin heel with a skin-tight leg reads of another decade; a kitten heel fits."
+        weight = 0.3 + (0.2 if aims.wanted("look_current") else 0.0)
+        held = Figure("heel over the ball", shoes.rise_of_foot, lifts)
+        yield con(weight, "dated", ("foot", shoes.heel / 2), "Reads dated", text, held)
+
+
+@rule("feet.limit", looks_at=("shoes",), borders=(LIFTS,), speaks_to=lambda of: "heels" in of.aims.wont)
+def ruled_out(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A client who does not wear heels is not advised into them."""
-    if "heels" in aims.wont and outfit.shoes.rise_of_foot >= LIFTS.of(outfit):
-        figure = Figure("heel over the ball", outfit.shoes.rise_of_foot, LIFTS.of(outfit))
-        text = Sentence.of(
-            "This client does not wear heels; this one is {lift}. After an injury, ask the clinician.",
-            lift=outfit.shoes.rise_of_foot,
-        )
-        yield Finding("feet.limit", "heel_lift", "caution", 0.0, "foot", 0.0, figure, "Heels are ruled out", text)
+    rise, lifts = outfit.shoes.rise_of_foot, LIFTS.of(outfit)
+    if rise >= lifts:
+        text = "This client does not wear heels; this one is {lift}. After an injury, ask the clinician."
+        held = Figure("heel over the ball", rise, lifts)
+        yield warn("heel_lift", ("foot", 0.0), "Heels are ruled out", Sentence.of(text, lift=rise), held)

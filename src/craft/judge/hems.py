@@ -6,126 +6,110 @@ from collections.abc import Iterator
 
 from craft.judge.aims import Aims
 from craft.judge.edges import GAP_SHOWS
-from craft.judge.finding import Figure, Finding
-from craft.judge.length import ON_CALF
+from craft.judge.feet import HEAVY
+from craft.judge.finding import Figure, Remark, con, pro
+from craft.judge.length import ON_CALF, has_full_calf
+from craft.judge.rule import Subject
 from craft.look import Outfit
 from craft.units import Sentence
+from craft.wear import WornBottom
 
-#: A skirt's hem this far above the knee shows plenty of leg, cm (W).
-PLENTY = 8.0
+rule = Subject("hems", "Edges are lines (6)")
+BOTTOM = ("bottom", "one_piece")
+
 #: A short hem ends at least this far above the knee, cm; shorts that end within the second of it cut the leg there (W).
 ABOVE_KNEE, AT_KNEE = 8.0, 4.0
+#: A shaft that ends so far below the knee is not a tall one, cm (W).
+LOW_SHAFT = 8.0
 #: How near to the fullest thigh, just under the crotch, a hem lies on it, cm (W).
 ON_THIGH = 6.0
-#: A tight top over so much bare leg reads exposed, cm (W).
-EXPOSED = 38.0
-
-
+#: A tight top over so much bare leg reads exposed, cm; a top up to the first volume is tight, from the second eased (W).
+EXPOSED, TIGHT, EASED = 38.0, 1.0, 2.4
 #: Bare leg under a short hem from which it is read as leg, cm (W).
 PLENTY_BARE = 30.0
+#: Where a skirt ends well: off the fullest calf and above the foot.
+_NARROW = ("lower_calf", "ankle", "below_knee", "knee", "above_knee")
 
 
-def place(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
-    """Where a skirt or dress ends on the leg."""
-    bottom, body = outfit.bottom, outfit.body
-    if bottom is None or bottom.has_legs:
-        return
-    on_body = bottom.hem.cm - outfit.lift
-    off = on_body - body.height("calf")
-    figure = Figure("hem from the fullest calf", abs(off), ON_CALF.of(outfit))
-    if abs(off) <= ON_CALF.of(outfit):
-        if outfit.shoes.is_boot and outfit.shoes.cover.cm >= bottom.hem.cm - GAP_SHOWS.of(outfit):
-            return
-        full = 0.15 if body.girth("calf") > 0.235 * body.stature or "calves" in aims.soften else 0.0
-        text = Sentence.of(
-            "The hem lies {off} from the fullest calf and cuts the leg where it is widest.", off=abs(off)
-        )
-        yield Finding(
-            "hems.place", "hem_on_wide_place", "against", 0.4 + full, "calf", bottom.hem.cm, figure, "Hem on the fullest calf",
-            text, None, ("leg_cut",),
-        )  # fmt: skip
-    elif bottom.hem_at in ("lower_calf", "ankle", "below_knee", "knee", "above_knee"):
-        text = Sentence.of("The hem lies {off} from the fullest calf, on a narrower place.", off=abs(off))
-        yield Finding(
-            "hems.place", "hem_on_narrow_place", "for", 0.2, "calf", bottom.hem.cm, figure, "Hem off the calf", text
-        )
-
-
-def boot(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
-    """A skirt and a boot: the shaft meets the hem or passes under it, or plenty of leg shows."""
-    bottom, shoes = outfit.bottom, outfit.shoes
-    if bottom is None or bottom.has_legs or not shoes.is_boot or "tights" in outfit.extras:
-        return
-    gap = bottom.hem.cm - shoes.cover.cm
-    figure = Figure("bare leg above the boot", max(0.0, gap), GAP_SHOWS.of(outfit))
-    knee = outfit.body.height("knee") + outfit.lift
-    if gap <= GAP_SHOWS.of(outfit):
-        text = Sentence.of("The shaft passes under the hem: the leg stays one line.")
-        yield Finding(
-            "hems.boot", "leg_line_whole", "for", 0.4, "calf", bottom.hem.cm, figure, "No gap above the boot", text
-        )
-    elif bottom.hem.cm < knee + PLENTY and shoes.cover.cm < knee - 8.0:
-        heavy = 0.12 if shoes.weight >= 1.5 else 0.0
-        text = Sentence.of("{gap} of bare calf stands between hem and boot and cuts the leg in two.", gap=gap)
-        low = 0.15 if bottom.hem.cm < outfit.body.height("calf") + outfit.lift - ON_CALF.of(outfit) else 0.0
-        yield Finding(
-            "hems.boot", "leg_gap", "against", 0.42 + heavy - low, "calf", bottom.hem.cm - gap / 2, figure, "Gap above the boot",
-            text, None, ("leg_cut",),
-        )  # fmt: skip
-
-
-def exposed(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
-    """Short and skin-tight together."""
+def _skirt(outfit: Outfit) -> WornBottom | None:
     bottom = outfit.bottom
-    if bottom is None or bottom.has_legs or outfit.top is None or outfit.one_piece is not None:
-        return
-    if outfit.skin < EXPOSED or bottom.hem.cm < outfit.body.height("knee") + outfit.lift + AT_KNEE:
-        return
-    figure = Figure("bare leg", outfit.skin, EXPOSED)
-    at = bottom.hem.cm
-    if outfit.above <= 1.0:
-        text = Sentence.of("Short below and skin-tight above: nothing eases.")
-        yield Finding("hems.exposed", "all_close", "against", 0.4, "whole", at, figure, "Short and close", text)
-    elif outfit.above >= 2.4:
-        text = Sentence.of("Ease above answers so much leg.")
-        yield Finding(
-            "hems.exposed", "contrast_of_ease", "for", 0.25, "whole", at, figure, "Ease answers the leg", text
-        )
+    return bottom if bottom is not None and not bottom.has_legs else None
 
 
-def short(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+@rule("hems.place", about="skirt", looks_at=(*BOTTOM, "shoes"), borders=(ON_CALF, GAP_SHOWS))
+def place(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """Where a skirt or dress ends on the leg."""
+    skirt, shoes = _skirt(outfit), outfit.shoes
+    if skirt is None:
+        return
+    off, where = abs(skirt.hem.cm - outfit.at("calf")), ("calf", skirt.hem.cm)
+    held = Figure("hem from the fullest calf", off, ON_CALF.of(outfit))
+    if off <= ON_CALF.of(outfit):
+        if shoes.is_boot and shoes.cover.cm >= skirt.hem.cm - GAP_SHOWS.of(outfit):
+            return
+        full = 0.15 if has_full_calf(outfit) or "calves" in aims.soften else 0.0
+        text = Sentence.of("The hem lies {off} from the fullest calf and cuts the leg where it is widest.", off=off)
+        yield con(0.4 + full, "hem_on_wide_place", where, "Hem on the fullest calf", text, held, also=("leg_cut",))
+    elif skirt.hem_at in _NARROW:
+        text = Sentence.of("The hem lies {off} from the fullest calf, on a narrower place.", off=off)
+        yield pro(0.2, "hem_on_narrow_place", where, "Hem off the calf", text, held)
+
+
+@rule("hems.boot", about="skirt", looks_at=(*BOTTOM, "shoes", "tights"), borders=(GAP_SHOWS, HEAVY, ON_CALF))
+def boot(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A skirt and a boot: the shaft meets the hem or passes under it, or plenty of leg shows."""
+    skirt, shoes = _skirt(outfit), outfit.shoes
+    if skirt is None or not shoes.is_boot or "tights" in outfit.extras:
+        return
+    gap, knee, hem = skirt.hem.cm - shoes.cover.cm, outfit.at("knee"), skirt.hem.cm
+    held = Figure("bare leg above the boot", max(0.0, gap), GAP_SHOWS.of(outfit))
+    if gap <= GAP_SHOWS.of(outfit):
+        text = Sentence("The shaft passes under the hem: the leg stays one line.")
+        yield pro(0.4, "leg_line_whole", ("calf", hem), "No gap above the boot", text, held)
+    elif hem < knee + ABOVE_KNEE and shoes.cover.cm < knee - LOW_SHAFT:
+        heavy = 0.12 if shoes.weight >= HEAVY.of(outfit) else 0.0
+        low = 0.15 if hem < outfit.at("calf") - ON_CALF.of(outfit) else 0.0
+        text = Sentence.of("{gap} of bare calf stands between hem and boot and cuts the leg in two.", gap=gap)
+        where = ("calf", hem - gap / 2)
+        yield con(0.42 + heavy - low, "leg_gap", where, "Gap above the boot", text, held, also=("leg_cut",))
+
+
+@rule("hems.exposed", about="skirt", looks_at=("bottom", "top"), reads=("skin", "above", "heel"))
+def exposed(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """Short and skin-tight together."""
+    skirt, bare, above = _skirt(outfit), outfit.skin, outfit.above
+    if skirt is None or outfit.look.piece("top") is None or outfit.look.piece("bottom") is None:
+        return
+    if bare < EXPOSED or skirt.hem.cm < outfit.at("knee") + AT_KNEE:
+        return
+    held, where = Figure("bare leg", bare, EXPOSED), ("whole", skirt.hem.cm)
+    if above <= TIGHT:
+        yield con(0.4, "all_close", where, "Short and close", "Short below and skin-tight above: nothing eases.", held)
+    elif above >= EASED:
+        yield pro(0.25, "contrast_of_ease", where, "Ease answers the leg", "Ease above answers so much leg.", held)
+
+
+@rule("hems.short", looks_at=BOTTOM, reads=("skin", "heel"))
+def short(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Below a short hem bare leg lengthens; shorts at the knee cut the leg; one on the fullest thigh is read there."""
-    bottom, body = outfit.bottom, outfit.body
+    bottom = outfit.bottom
     if bottom is None:
         return
-    on_body = bottom.hem.cm - outfit.lift
-    over_knee = on_body - body.height("knee")
+    over_knee = bottom.hem.cm - outfit.at("knee")
     if over_knee < -AT_KNEE or (not bottom.has_legs and over_knee < ABOVE_KNEE):
         return
     wanted = 0.2 if aims.wanted("lengthen_legs") else 0.0
-    at = bottom.hem.cm
-    figure = Figure("hem above the knee", over_knee, ABOVE_KNEE)
-    below_crotch = body.height("crotch") - on_body
-    if aims.soften & {"thighs"} and 0.0 <= below_crotch <= ON_THIGH:
-        told = Figure("hem below the crotch", below_crotch, ON_THIGH)
-        text = Sentence.of("The hem lies on the upper thigh, where the leg is fullest.")
-        yield Finding(
-            "hems.short", "hem_on_wide_place", "against", 0.35, "thighs", at, told, "Hem on the upper thigh", text
-        )
+    at, bare = bottom.hem.cm, outfit.skin
+    held = Figure("hem above the knee", over_knee, ABOVE_KNEE)
+    below_crotch = outfit.at("crotch") - at
+    if "thighs" in aims.soften and 0.0 <= below_crotch <= ON_THIGH:
+        held = Figure("hem below the crotch", below_crotch, ON_THIGH)
+        text = Sentence("The hem lies on the upper thigh, where the leg is fullest.")
+        yield con(0.35, "hem_on_wide_place", ("thighs", at), "Hem on the upper thigh", text, held)
     elif bottom.has_legs and over_knee < AT_KNEE:
-        text = Sentence.of("Shorts to the knee end where the leg bends, and cut it in two.")
-        yield Finding("hems.short", "leg_cut", "against", 0.2 + wanted, "knee", at, figure, "Shorts at the knee", text,
-                      None, ("hem_on_wide_place",))  # fmt: skip
-    elif over_knee >= ABOVE_KNEE and outfit.skin >= PLENTY_BARE:
-        text = Sentence.of("{bare} of bare leg below a short hem reads as one long leg.", bare=outfit.skin)
-        yield Finding(
-            "hems.short",
-            "leg_lengthened",
-            "for",
-            0.15 + wanted,
-            "knee",
-            at - outfit.skin / 2,
-            figure,
-            "Bare leg lengthens",
-            text,
-        )
+        text = Sentence("Shorts to the knee end where the leg bends, and cut it in two.")
+        also = ("hem_on_wide_place",)
+        yield con(0.2 + wanted, "leg_cut", ("knee", at), "Shorts at the knee", text, held, also=also)
+    elif over_knee >= ABOVE_KNEE and bare >= PLENTY_BARE:
+        text = Sentence.of("{bare} of bare leg below a short hem reads as one long leg.", bare=bare)
+        yield pro(0.15 + wanted, "leg_lengthened", ("knee", at - bare / 2), "Bare leg lengthens", text, held)

@@ -5,9 +5,12 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from craft.judge.aims import Aims
-from craft.judge.finding import Figure, Finding
+from craft.judge.finding import Figure, Remark, con, pro
+from craft.judge.rule import Subject
 from craft.look import Outfit
-from craft.units import Sentence
+
+rule = Subject("neck", "Focal points (11)")
+UPPER = ("top", "one_piece")
 
 OPEN = ("v", "scoop", "open_collar", "square")
 CLOSED = ("crew", "polo", "closed_collar", "boat", "halter")
@@ -17,57 +20,69 @@ FULL_BUST = 1.21
 
 def full_bust(outfit: Outfit, aims: Aims) -> bool:
     """Whether the bust is full, or to be softened."""
-    return "bust" in aims.soften or outfit.body.girth("bust") / outfit.body.girth("under_bust") >= FULL_BUST
+    return "bust" in aims.soften or _fullness(outfit) >= FULL_BUST
 
 
-def line(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+def _fullness(outfit: Outfit) -> float:
+    return outfit.body.girth("bust") / outfit.body.girth("under_bust")
+
+
+def _has_pendant(outfit: Outfit) -> bool:
+    necklace = outfit.extras.get("necklace")
+    return necklace is not None and necklace.word("drop") == "long"
+
+
+@rule("neck.pendant", looks_at=(*UPPER, "necklace"), reads=("heel",))
+def pendant(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A long pendant draws a V."""
+    top = outfit.top
+    if top is None or not _has_pendant(outfit):
+        return
+    weight = 0.3 if full_bust(outfit, aims) or top.neck in CLOSED else 0.2
+    held, where = Figure("bust over under-bust", _fullness(outfit), FULL_BUST, "share"), ("bust", _at(outfit))
+    text, also = "The long pendant draws a V on the front.", ("lengthening_line",)
+    yield pro(weight, "neck_lengthens", where, "Pendant makes a V", text, held, also=also)
+
+
+def _at(outfit: Outfit) -> float:
+    return outfit.at("shoulder") - 10.0
+
+
+@rule("neck.line", looks_at=(*UPPER, "necklace"), reads=("heel",))
+def line(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """What the neckline does to neck and bust."""
     top = outfit.top
-    if top is None:
+    if top is None or _has_pendant(outfit):
         return
-    at = outfit.body.height("shoulder") + outfit.lift - 10.0
-    full = full_bust(outfit, aims)
-    figure = Figure(
-        "bust over under-bust", outfit.body.girth("bust") / outfit.body.girth("under_bust"), FULL_BUST, "share"
-    )
-    wraps = top.piece.word("cut") == "wrap"
-    pendant = outfit.extras.get("necklace")
-    if pendant is not None and pendant.word("drop") == "long":
-        text = Sentence.of("The long pendant draws a V on the front.")
-        yield Finding(
-            "neck.pendant", "neck_lengthens", "for", 0.3 if full or top.neck in CLOSED else 0.2, "bust", at, figure,
-            "Pendant makes a V", text, None, ("lengthening_line",),
-        )  # fmt: skip
-    elif top.neck in OPEN or wraps:
-        text = Sentence.of(
-            f"The {'wrap' if wraps else top.neck.replace('_', ' ')} opens the neck and breaks the plain front."
-        )
-        said = top.piece.word("neck") is not None or wraps
-        weight = (0.3 if full else 0.12) if said else 0.05
-        yield Finding("neck.line", "neck_lengthens", "for", weight, "bust", at, figure, "Open neck lengthens", text)
-    elif top.neck in CLOSED and full and top.piece.word("neck") is not None and outfit.one_piece is None:
-        text = Sentence.of("A closed neck over a full bust shortens the neck and broadens the front.")
-        yield Finding("neck.line", "neck_shortens", "against", 0.3, "bust", at, figure, "Closed neck shortens", text)
-    elif top.neck in CLOSED and top.piece.word("neck") is not None and outfit.shape in ("oval", "inverted_triangle"):
-        text = Sentence.of("A closed neck broadens the upper half.")
-        yield Finding(
-            "neck.line", "neck_shortens", "against", 0.15, "shoulders", at, figure, "Closed neck broadens", text
-        )
+    named, wraps = top.piece.word("neck") is not None, top.piece.word("cut") == "wrap"
+    opens = top.neck in OPEN or wraps
+    if not opens and (not named or top.neck not in CLOSED):
+        return
+    full, at = full_bust(outfit, aims), _at(outfit)
+    held = Figure("bust over under-bust", _fullness(outfit), FULL_BUST, "share")
+    if opens:
+        weight = (0.3 if full else 0.12) if named or wraps else 0.05
+        what = "wrap" if wraps else top.neck.replace("_", " ")
+        text = f"The {what} opens the neck and breaks the plain front."
+        yield pro(weight, "neck_lengthens", ("bust", at), "Open neck lengthens", text, held)
+    elif full and outfit.one_piece is None:
+        text = "A closed neck over a full bust shortens the neck and broadens the front."
+        yield con(0.3, "neck_shortens", ("bust", at), "Closed neck shortens", text, held)
+    elif outfit.shape in ("oval", "inverted_triangle"):
+        text = "A closed neck broadens the upper half."
+        yield con(0.15, "neck_shortens", ("shoulders", at), "Closed neck broadens", text, held)
 
 
-def buttoned(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+@rule("neck.buttoned", looks_at=("top", "bottom", "one_piece"), reads=("heel",))
+def buttoned(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Fully buttoned up and covered reads stiff."""
     top = outfit.top
     if top is None or top.piece.kind not in ("shirt", "blouse"):
         return
-    at = outfit.body.height("shoulder") + outfit.lift - 4.0
-    rolled = top.piece.flag("rolled")
-    figure = Figure("volume of the top", top.volume, 4.0, "scale")
-    if top.neck == "closed_collar" and top.sleeve == "long" and not rolled:
-        text = Sentence.of(
-            "Buttoned to the neck and down to the wrist it reads stiff: open the collar, roll the sleeve."
-        )
-        yield Finding("neck.buttoned", "buttoned_up", "against", 0.3, "neck", at, figure, "Buttoned up", text)
-    elif rolled:
-        text = Sentence.of("The rolled sleeve shows the wrist, a narrow place.")
-        yield Finding("neck.buttoned", "buttoned_up", "for", 0.1, "arm", at, figure, "Sleeve rolled", text)
+    at, held = outfit.at("shoulder") - 4.0, Figure("volume of the top", top.volume, 4.0, "scale")
+    if top.piece.flag("rolled"):
+        text = "The rolled sleeve shows the wrist, a narrow place."
+        yield pro(0.1, "buttoned_up", ("arm", at), "Sleeve rolled", text, held)
+    elif top.neck == "closed_collar" and top.sleeve == "long":
+        text = "Buttoned to the neck and down to the wrist it reads stiff: open the collar, roll the sleeve."
+        yield con(0.3, "buttoned_up", ("neck", at), "Buttoned up", text, held)

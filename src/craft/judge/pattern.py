@@ -5,118 +5,95 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from craft.judge.aims import Aims
-from craft.judge.finding import Figure, Finding
-from craft.judge.zones import area_over, height_of, quiet
+from craft.judge.finding import Figure, Remark, con, pro
+from craft.judge.rule import Subject
+from craft.judge.zones import area_over, height_of, keeps_quiet, quiet_on
 from craft.look import Outfit
 from craft.look.areas import Area
-from craft.units import Sentence
+from craft.look.readings import CLOTHES
 
-#: Stripes show as long as less than this of them is covered by something open or by a bib (share of their height).
-COVERED = 0.5
+rule = Subject("pattern", "Colour, pattern, texture (10)")
 
-
-def _patterned(outfit: Outfit, pattern: str) -> Area | None:
-    return next((area for area in outfit.areas if area.piece.word("pattern") == pattern), None)
-
-
-def _middle(area: Area) -> float:
-    return (area.high + area.low) / 2
+#: So tall an area of a pattern is much of it, cm: what is said of it is held against this (W).
+MUCH = 20.0
 
 
 def _broken(outfit: Outfit, area: Area) -> str | None:
     """What interrupts an area's lines: an open layer over it, a bib before it."""
     if outfit.one_piece is not None and outfit.one_piece.kind == "dungarees" and area.piece.slot == "top":
         return "bib"
-    for layer in outfit.layers:
-        if layer.piece is not area.piece and layer.hem.cm < _middle(area):
-            return layer.piece.kind
-    return None
+    over = (layer for layer in outfit.layers if layer.piece is not area.piece and layer.hem.cm < area.middle)
+    return next((layer.piece.kind for layer in over), None)
 
 
-def stripes_across(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+@rule("pattern.across", looks_at=CLOTHES, reads=("patterns",))
+def stripes_across(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Horizontal stripes widen, unless something breaks them."""
-    area = _patterned(outfit, "horizontal_stripe")
+    area = outfit.patterns.get("horizontal_stripe")
     if area is None:
         return
-    at = _middle(area)
-    figure = Figure("stripes over", area.tall, 20.0)
-    breaks = _broken(outfit, area)
     minded = aims.wanted("slim") or bool(aims.soften & {"bust", "shoulders", "middle", "hips"})
+    held, where, breaks = Figure("stripes over", area.tall, MUCH), ("whole", area.middle), _broken(outfit, area)
     if breaks:
-        text = Sentence.of(f"The {breaks} breaks the stripes: they no longer run across.")
-        yield Finding(
-            "pattern.across",
-            "line_broken_up",
-            "for",
-            0.25 if minded else 0.1,
-            "whole",
-            at,
-            figure,
-            "Stripes broken up",
-            text,
-        )
-        return
-    text = Sentence.of("The stripes run across and widen what they cross.")
-    yield Finding(
-        "pattern.across", "widening_line", "against", 0.3 if minded else 0.1, "whole", at, figure, "Stripes widen", text
-    )
+        text = f"The {breaks} breaks the stripes: they no longer run across."
+        yield pro(0.25 if minded else 0.1, "line_broken_up", where, "Stripes broken up", text, held)
+    else:
+        text = "The stripes run across and widen what they cross."
+        yield con(0.3 if minded else 0.1, "widening_line", where, "Stripes widen", text, held)
 
 
-def stripes_down(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+@rule("pattern.down", reads=("patterns",))
+def stripes_down(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Vertical stripes and dark side panels lengthen."""
-    for pattern, title in (("vertical_stripe", "Stripes lengthen"), ("dark_side_panels", "Panels slim")):
-        area = _patterned(outfit, pattern)
-        if area is None:
-            continue
-        weight = 0.3 if aims.wanted("slim", "lengthen_legs") or aims.soften else 0.15
-        figure = Figure("lines over", area.tall, 20.0)
-        what = "Stripes run down" if pattern == "vertical_stripe" else "Dark panels at the sides draw the outline in"
-        also = ("dark_recedes",) if pattern == "dark_side_panels" else ()
-        text = Sentence.of(f"{what}: the eye goes up and down.")
-        yield Finding(
-            "pattern.down", "lengthening_line", "for", weight, "whole", _middle(area), figure, title, text, None, also
-        )
+    if not outfit.patterns:
+        return
+    weight = 0.3 if aims.wanted("slim", "lengthen_legs") or aims.soften else 0.15
+    for pattern, title, what, also in (
+        ("vertical_stripe", "Stripes lengthen", "Stripes run down", ()),
+        ("dark_side_panels", "Panels slim", "Dark panels at the sides draw the outline in", ("dark_recedes",)),
+    ):
+        area = outfit.patterns.get(pattern)
+        if area is not None:
+            held, where = Figure("lines over", area.tall, MUCH), ("whole", area.middle)
+            yield pro(weight, "lengthening_line", where, title, f"{what}: the eye goes up and down.", held, also=also)
 
 
-def scale(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+@rule("pattern.scale", reads=("patterns",))
+def scale(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A small scattered print hides, a large one enlarges."""
+    if not outfit.patterns:
+        return
     minded = aims.wanted("slim") or outfit.shape == "oval"
-    for pattern, code in (("large_print", "large_print"), ("animal", "large_print"), ("small_print", "small_print")):
-        area = _patterned(outfit, pattern)
-        if area is None or area.piece.slot == "swim":
-            continue
-        figure = Figure("print over", area.tall, 20.0)
-        if code == "large_print":
-            text = Sentence.of("A large print enlarges what it lies on.")
-            weight = 0.3 if minded else 0.1
-            yield Finding(
-                "pattern.scale", code, "against", weight, "whole", _middle(area), figure, "Large print enlarges", text
-            )
-        else:
-            text = Sentence.of("A small scattered print hides more than it shows.")
-            weight = 0.2 if minded else 0.08
-            yield Finding(
-                "pattern.scale", code, "for", weight, "whole", _middle(area), figure, "Small print hides", text
-            )
-
-
-def draws(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
-    """Lettering, fading or shine across a zone to soften."""
-    for zone in quiet(outfit, aims):
-        area = area_over(outfit, zone)
+    for pattern in ("large_print", "animal", "small_print"):
+        area = outfit.patterns.get(pattern)
         if area is None:
             continue
-        at = height_of(outfit, zone)
-        figure = Figure("zone height", at, at)
-        if area.piece.word("pattern") in ("lettering", "large_print", "animal") and zone in aims.soften:
-            what = str(area.piece.word("pattern")).replace("_", " ")
-            text = Sentence.of(f"The {what} lies across the {zone} and is read there first.")
-            yield Finding(
-                "attention.pattern", "draws_to_zone", "against", 0.35, zone, at, figure, "Drawn to the zone", text
-            )
-        faded = {str(word) for key, said in area.piece.said if key == "fade" for word in said}
+        held, where = Figure("print over", area.tall, MUCH), ("whole", area.middle)
+        if pattern == "small_print":
+            text = "A small scattered print hides more than it shows."
+            yield pro(0.2 if minded else 0.08, "small_print", where, "Small print hides", text, held)
+        else:
+            text = "A large print enlarges what it lies on."
+            yield con(0.3 if minded else 0.1, "large_print", where, "Large print enlarges", text, held)
+
+
+@rule("attention.pattern", reads=("areas", "patterns"), speaks_to=lambda of: bool(of.aims.soften))
+def draws(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """Lettering or a large print across a zone to soften is read there first."""
+    for zone in quiet_on(outfit, aims) if outfit.patterns else ():
+        area = area_over(outfit, zone) if zone in aims.soften else None
+        what = area.piece.word("pattern") if area else None
+        if what in ("lettering", "large_print", "animal"):
+            text = f"The {what.replace('_', ' ')} lies across the {zone} and is read there first."
+            yield con(0.35, "draws_to_zone", (zone, height_of(outfit, zone)), "Drawn to the zone", text)
+
+
+@rule("attention.fade", reads=("areas", "fades"), speaks_to=keeps_quiet)
+def fade(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """Fading over a zone to soften draws the eye to it."""
+    for zone in quiet_on(outfit, aims) if outfit.fades else ():
+        area = area_over(outfit, zone)
+        faded = area.piece.words("fade") if area else frozenset()
         if zone in faded or (zone in ("hips", "thighs") and faded):
-            text = Sentence.of(f"The wash is lightest at the {zone}, and the eye goes there.")
-            yield Finding(
-                "attention.fade", "fade_draws_eye", "against", 0.35, zone, at, figure, "Fading draws the eye", text
-            )
+            text = f"The wash is lightest at the {zone}, and the eye goes there."
+            yield con(0.35, "fade_draws_eye", (zone, height_of(outfit, zone)), "Fading draws the eye", text)

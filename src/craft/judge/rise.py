@@ -7,25 +7,35 @@ from collections.abc import Iterator
 from craft.cloth.words import said
 from craft.judge.aims import Aims
 from craft.judge.borders import Border
-from craft.judge.finding import Figure, Finding, Stance
+from craft.judge.finding import Figure, Remark, con, pro
+from craft.judge.rule import Client, Subject
 from craft.look import Outfit
 from craft.units import Sentence
+
+rule = Subject("rise", "Bottoms: rise, leg, length (4)")
+BOTTOM = ("bottom", "one_piece")
 
 #: A belly that comes to this share of the hip counts as a full middle (W; the reference body's
 #: comes to 0.86, proportions.py).
 FULL_MIDDLE = Border(
-    "full_middle",
-    ("rise.full_middle", "volume.cling", "cloth.upper_clings"),
-    "A belly of this share of the hip counts as a full middle",
-    0.93,
-    0.85,
-    1.02,
-    "share",
+    "full_middle", "A belly of this share of the hip counts as a full middle", 0.93, 0.85, 1.02, "share"
 )
 #: A band this far below the navel leaves a full middle above it, cm.
 SITS_UNDER = 2.5
+#: A band so far above the navel holds a full middle, one so far above it or less crosses it, cm (W).
+HOLDS, CROSSES = 1.0, 2.5
 #: A very high band this near under the bust rides up on a short torso, cm (W).
 RIDES_UP = 7.0
+
+
+def has_full_middle(of: Client) -> bool:
+    """Whether the belly is full for the hip."""
+    return of.body.girth("belly") / of.body.girth("hip") >= FULL_MIDDLE.of(of)
+
+
+def minds_middle(of: Client) -> bool:
+    """Whether the middle is full, or to be softened."""
+    return "middle" in of.aims.soften or has_full_middle(of)
 
 
 def _where(from_navel: float) -> str:
@@ -34,92 +44,66 @@ def _where(from_navel: float) -> str:
     return "{off} above the navel" if from_navel > 0 else "{off} below the navel"
 
 
-def label_against_truth(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+@rule("rise.label", about="legs", looks_at=BOTTOM, reads=("heel",), schools=("rise_naming",))
+def label_against_truth(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A measured rise against the rise the label claims."""
     bottom = outfit.bottom
-    if bottom is None or bottom.piece.figure("front_rise_cm") is None:
+    label = bottom.piece.word("rise") if bottom else None
+    if bottom is None or label is None or bottom.piece.figure("front_rise_cm") is None:
         return
-    label = bottom.piece.word("rise")
-    own = outfit.body.lengths["front_rise_navel"].cm
-    if not label:
-        return
-    where, truth = _where(bottom.from_navel), said(bottom.rise)
-    found: tuple[str, Stance, float, str, str]
+    truth, where = said(bottom.rise), ("waist", bottom.waistband.cm)
+    held = Figure("front rise", bottom.front_rise, outfit.body.lengths["front_rise_navel"].cm)
+    lies, off = _where(bottom.from_navel), abs(bottom.from_navel)
     if label == bottom.rise:
-        found = ("rise_fits", "for", 0.2, "Rise as labelled", f"The band lies {where}: {truth}, as the label says.")
+        text = Sentence.of(f"The band lies {lies}: {truth}, as the label says.", off=off)
+        yield pro(0.2, "rise_fits", where, "Rise as labelled", text, held)
     else:
-        text = f"The label says {said(label)}; on this body the band lies {where}, which is {truth}."
-        found = ("rise_wrong", "against", 0.45, f"{truth.capitalize()}, not {said(label)}", text)
-    code, stance, weight, title, text = found
-    yield Finding(
-        rule="rise.label",
-        code=code,
-        stance=stance,
-        weight=weight,
-        zone="waist",
-        height=bottom.waistband.cm,
-        figure=Figure("front rise", bottom.front_rise, own),
-        title=title,
-        text=Sentence.of(text, off=abs(bottom.from_navel)),
-        school="rise_naming",
-    )
+        text = Sentence.of(
+            f"The label says {said(label)}; on this body the band lies {lies}, which is {truth}.", off=off
+        )
+        yield con(0.45, "rise_wrong", where, f"{truth.capitalize()}, not {said(label)}", text, held)
 
 
-def full_middle(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+@rule(
+    "rise.middle",
+    looks_at=BOTTOM,
+    reads=("heel",),
+    schools=("full_middle_rise",),
+    borders=(FULL_MIDDLE,),
+    speaks_to=minds_middle,
+)
+def full_middle(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A full middle: under a low band it sits over; the schools differ about a high one."""
-    bottom, body = outfit.bottom, outfit.body
+    bottom = outfit.bottom
     if bottom is None:
-        return
-    if body.girth("belly") / body.girth("hip") < FULL_MIDDLE.of(outfit) and "middle" not in aims.soften:
         return
     school = outfit.schools.position("full_middle_rise")
     stretch = "stretch" in bottom.piece.fabric or bottom.piece.kind == "leggings"
-    height = bottom.waistband.cm
-    figure = Figure("band from the navel", bottom.from_navel, -SITS_UNDER)
-    off = {"off": abs(bottom.from_navel)}
-
-    def found(stance: Stance, weight: float, title: str, text: str) -> Finding:
-        code = "rise_fits" if stance == "for" else "rise_wrong"
-        sentence = Sentence.of(text, **off)
-        return Finding(
-            "rise.middle",
-            code,
-            stance,
-            weight,
-            "middle",
-            height,
-            figure,
-            title,
-            sentence,
-            "full_middle_rise",
-        )
-
-    if bottom.from_navel < -SITS_UNDER:
-        text = f"The band lies {_where(bottom.from_navel)}, under the middle, which then rests over it."
-        yield found("against", 0.5, "Band under the middle", text)
-    elif school == "hold_high" and bottom.from_navel > 1.0:
-        text = f"The band lies {_where(bottom.from_navel)} and holds the middle in one line."
-        yield found("for", 0.45, "High band holds", text)
-    elif school == "cross_middle" and bottom.from_navel > 2.5 and stretch:
-        text = f"A stretchy band {_where(bottom.from_navel)} moulds the middle and pushes it out."
-        yield found("against", 0.4, "High stretch band moulds", text)
-    elif school == "cross_middle" and abs(bottom.from_navel) <= 2.5 and not stretch:
-        yield found(
-            "for", 0.4, "Mid band crosses flat", f"A firm band {_where(bottom.from_navel)} crosses the middle flat."
-        )
+    where, up = ("middle", bottom.waistband.cm), bottom.from_navel
+    held, lies, off = Figure("band from the navel", up, -SITS_UNDER), _where(up), abs(up)
+    if up < -SITS_UNDER:
+        text = f"The band lies {lies}, under the middle, which then rests over it."
+        yield con(0.5, "rise_wrong", where, "Band under the middle", Sentence.of(text, off=off), held)
+    elif school == "hold_high" and up > HOLDS:
+        text = f"The band lies {lies} and holds the middle in one line."
+        yield pro(0.45, "rise_fits", where, "High band holds", Sentence.of(text, off=off), held)
+    elif school == "cross_middle" and up > CROSSES and stretch:
+        text = f"A stretchy band {lies} moulds the middle and pushes it out."
+        yield con(0.4, "rise_wrong", where, "High stretch band moulds", Sentence.of(text, off=off), held)
+    elif school == "cross_middle" and abs(up) <= CROSSES and not stretch:
+        text = f"A firm band {lies} crosses the middle flat."
+        yield pro(0.4, "rise_fits", where, "Mid band crosses flat", Sentence.of(text, off=off), held)
 
 
-def rides_up(outfit: Outfit, aims: Aims) -> Iterator[Finding]:
+@rule("rise.rides_up", looks_at=BOTTOM, reads=("heel",))
+def rides_up(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A very high band on a short torso rides up."""
     bottom = outfit.bottom
-    if bottom is None:
+    if bottom is None or bottom.from_navel <= CROSSES:
         return
-    room = outfit.body.height("under_bust") + outfit.lift - bottom.waistband.cm
-    if room < RIDES_UP and bottom.from_navel > 2.5:
-        text = Sentence.of(
-            "Only {room} are left between the band and the under-bust; on a torso this short it rides up.", room=room
-        )
-        figure = Figure("room under the bust", room, RIDES_UP)
-        yield Finding(
-            "rise.rides_up", "torso_shortened", "against", 0.35, "waist", bottom.waistband.cm, figure, "Rides up", text
-        )
+    room = outfit.at("under_bust") - bottom.waistband.cm
+    if room < RIDES_UP:
+        text = "Only {room} are left between the band and the under-bust; on a torso this short it rides up."
+        held = Figure("room under the bust", room, RIDES_UP)
+        where = ("waist", bottom.waistband.cm)
+        yield con(0.35, "torso_shortened", where, "Rides up", Sentence.of(text, room=room), held)

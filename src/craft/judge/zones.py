@@ -2,7 +2,10 @@
 
 from __future__ import annotations
 
+from functools import lru_cache
+
 from craft.judge.aims import Aims
+from craft.judge.rule import Client
 from craft.look import Outfit
 from craft.look.areas import Area
 
@@ -25,17 +28,31 @@ LEADS = {"triangle": ("hips", "thighs"), "inverted_triangle": ("shoulders", "bus
 
 def height_of(outfit: Outfit, zone: str) -> float:
     """The middle of a zone above the ground, cm."""
-    return outfit.body.height(_AT[zone]) + outfit.lift
+    return outfit.at(_AT[zone])
 
 
 def area_over(outfit: Outfit, zone: str) -> Area | None:
-    """The cloth that is seen over a zone."""
-    at = height_of(outfit, zone)
-    return outfit.seen_at(min(at, outfit.body.height("shoulder") + outfit.lift - 1.0))
+    """The cloth that is seen over a zone; reads what is seen of each piece (`areas`)."""
+    return outfit.seen_at(min(height_of(outfit, zone), outfit.at("shoulder") - 1.0))
 
 
-def quiet(outfit: Outfit, aims: Aims) -> tuple[str, ...]:
+def quiet(of: Client) -> tuple[str, ...]:
     """Zones to keep quiet: those the client softens, then those that the shape leads with, but none they show."""
-    leads = LEADS.get(outfit.shape, ())
-    wanted = [*sorted(aims.soften), *(zone for zone in leads if zone not in aims.soften)]
-    return tuple(zone for zone in wanted if zone in _AT and zone not in aims.show)
+    return _quiet(of.shape, of.aims.soften, of.aims.show)
+
+
+def keeps_quiet(of: Client) -> bool:
+    """Whether there is any zone to keep quiet."""
+    return bool(quiet(of))
+
+
+def quiet_on(outfit: Outfit, aims: Aims) -> tuple[str, ...]:
+    """The zones to keep quiet on the client that a look is for."""
+    return _quiet(outfit.shape, aims.soften, aims.show)
+
+
+@lru_cache(maxsize=1024)
+def _quiet(shape: str, soften: frozenset[str], show: frozenset[str]) -> tuple[str, ...]:
+    leads = LEADS.get(shape, ())
+    wanted = [*sorted(soften), *(zone for zone in leads if zone not in soften)]
+    return tuple(zone for zone in wanted if zone in _AT and zone not in show)

@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from functools import lru_cache
+from typing import NamedTuple
 
 from craft.body import Body
 from craft.cloth import Piece
@@ -15,8 +16,7 @@ OPEN_COVERS, CLOSED_COVERS = 0.4, 1.0
 SURFACES = ("leather", "satin", "chunky", "ribbed", "denim", "linen", "crochet", "sheer")
 
 
-@dataclass(frozen=True, slots=True)
-class Area:
+class Area(NamedTuple):
     """One piece as it is seen, heights above the ground, cm; `share` of the front that it covers there."""
 
     piece: Piece
@@ -29,13 +29,21 @@ class Area:
 
     @property
     def tall(self) -> float:
+        """How tall it is seen, cm."""
         return max(0.0, self.high - self.low)
 
     @property
+    def middle(self) -> float:
+        """The height of its middle, cm."""
+        return (self.high + self.low) / 2
+
+    @property
     def lightness(self) -> float:
+        """OKLCH lightness of its colour."""
         return lightness(self.colour)
 
 
+@lru_cache(maxsize=4096)
 def surface_of(piece: Piece) -> str:
     """The surface of a piece's cloth as the eye sees it.
 

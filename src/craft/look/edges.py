@@ -2,12 +2,13 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from craft.body import Body
+from craft.cloth import Piece
 from craft.cloth.words import said
 from craft.wear import Landing, WornBottom, WornLayer, WornShoes, WornTop
-from craft.wear.landing import name_height
+from craft.wear.length import fall_of
 
 
 @dataclass(frozen=True, slots=True)
@@ -25,9 +26,13 @@ class Edge:
     at: str
     half_breadth: float
     seen: bool
+    #: Of a hem, the figure that says how long its piece is and what a tape would read of it now, cm.
+    figure: str | None = None
+    length: float | None = None
 
     @property
     def height(self) -> float:
+        """Where it lies above the ground, cm."""
         return self.landing.cm
 
 
@@ -43,16 +48,21 @@ def edges_of(
     """All edges of the worn pieces, top to bottom."""
 
     def edge(key: str, slot: str, name: str, landing: Landing, seen: bool = True, at: str = "") -> Edge:
-        place = at or name_height(body, landing.cm, lift)
+        place = at or landing.at(body, lift)
         return Edge(key, slot, name, landing, place, body.half_breadth(landing.cm - lift), seen)
+
+    def hem(key: str, piece: Piece, landing: Landing, seen: bool = True) -> Edge:
+        fall = fall_of(body, piece)
+        found = edge(key, piece.slot, f"{said(piece.kind)} hem", landing, seen)
+        return replace(found, figure=fall.figure, length=fall.length(landing.falls_to, lift)) if fall else found
 
     found = []
     worn = bottom
     for at, layer in enumerate(layers):
         key = "layer_hem" if at == 0 else f"layer_hem_{at + 1}"
-        found.append(edge(key, "layer", f"{said(layer.piece.kind)} hem", layer.hem))
+        found.append(hem(key, layer.piece, layer.hem))
     if bottom and bottom.piece.slot == "one_piece":
-        found.append(edge("leg_hem", "one_piece", f"{said(bottom.piece.kind)} hem", bottom.hem))
+        found.append(hem("leg_hem", bottom.piece, bottom.hem))
         bottom = None
         top = top if top and top.piece.slot != "one_piece" else None
     if bottom:
@@ -60,10 +70,10 @@ def edges_of(
         # A band is named by its rise: the word a label uses, for where it really lies.
         found.append(edge("waistband", "bottom", "waistband", bottom.waistband, not covered, f"{bottom.rise}_rise"))
         hidden = bottom.inside and shoes.cover.cm > bottom.hem.cm
-        found.append(edge("leg_hem", "bottom", f"{said(bottom.piece.kind)} hem", bottom.hem, not hidden))
+        found.append(hem("leg_hem", bottom.piece, bottom.hem, not hidden))
     if top:
         fully = top.front == top.side and top.tucked
-        found.append(edge("top_hem", "top", f"{said(top.piece.kind)} hem", top.hem, not fully))
+        found.append(hem("top_hem", top.piece, top.hem, not fully))
     if shoes.piece:
         name = "shaft top" if shoes.is_boot else "vamp"
         over = worn is not None and not worn.inside and worn.hem.cm < shoes.cover.cm

@@ -9,7 +9,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal
 
-from craft.body.measures import MEASURES, UnknownMeasure
+from craft.body.measures import MEASURES
+from craft.errors import UnknownMeasure
 
 Turn = Literal["down the side", "up the front", "the arm", "across", "along the body"]
 

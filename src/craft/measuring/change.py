@@ -29,10 +29,12 @@ class Change:
 
     @property
     def cm(self) -> float:
+        """By how much the measure grew, cm."""
         return self.after.cm - self.before.cm
 
     @property
     def beyond_noise(self) -> bool:
+        """Whether that is more than two readings of the same body differ by."""
         return abs(self.cm) > self.noise
 
 

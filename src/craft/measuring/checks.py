@@ -68,6 +68,7 @@ class Expected:
     up: float
 
     def holds(self, cm: float, deviations: float = ASK_BEYOND) -> bool:
+        """Whether a reading lies within so many deviations of what is expected, cm."""
         off = cm - self.cm
         return -self.down * deviations <= off <= self.up * deviations
 

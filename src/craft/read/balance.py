@@ -35,6 +35,7 @@ class Part:
 
     @property
     def word(self) -> Literal["short", "usual", "long"]:
+        """Short or long where the part is clearly off what is usual."""
         if abs(self.deviations) < WORD_FROM:
             return "usual"
         return "long" if self.deviations > 0 else "short"

@@ -31,7 +31,7 @@ class Seated:
 
 
 @dataclass(frozen=True, slots=True)
-class Reading:
+class BodyReading:
     """Everything a body's measures say."""
 
     girths: ShapeReading
@@ -47,7 +47,7 @@ class Reading:
 
 
 @lru_cache(maxsize=512)
-def read_body(body: Body) -> Reading:
+def read_body(body: Body) -> BodyReading:
     """Read a body.
 
     >>> from craft.body import Measures
@@ -65,7 +65,7 @@ def read_body(body: Body) -> Reading:
     )
     word, waist = stature_word(body.stature), waist_word(body)
     said = (*_of_shape(girths, front), *_of_balance(divided, word, waist), *_of_places(found))
-    return Reading(girths, front, divided, found, word, waist, seated, advice_for(*shapes), near is not None, said)
+    return BodyReading(girths, front, divided, found, word, waist, seated, advice_for(*shapes), near is not None, said)
 
 
 _LINES = {

@@ -5,11 +5,10 @@ from __future__ import annotations
 import math
 
 from craft.cloth import Piece
-from craft.cloth.words import FIGURES
+from craft.cloth.kinds import FIGURES, KIND
 from craft.fit.alter import Alteration
 from craft.tryon.explain import GIRTHS
 
-_LEGGED = ("jeans", "trousers", "leggings", "shorts", "jumpsuit", "dungarees")
 #: Alterations that take away, and those that give.
 _SIGN = {"hem": -1.0, "sleeve": -1.0, "take_in": -1.0, "let_out": 1.0}
 
@@ -27,7 +26,7 @@ def changes(piece: Piece, check: str, alteration: Alteration) -> tuple[str, floa
         return None
     match alteration.key:
         case "hem":
-            figure = "inseam_cm" if piece.kind in _LEGGED else "length_cm"
+            figure = KIND[piece.kind].length or ""
         case "sleeve":
             figure = "sleeve_cm"
         case _:

@@ -14,12 +14,13 @@ from craft.body import Body, Measures
 from craft.body.measures import label
 from craft.body.quantity import OF_80, Quantity
 from craft.cloth import Piece
-from craft.cloth.words import FIGURES, figure_name
+from craft.cloth.kinds import FIGURES, KIND
+from craft.cloth.words import figure_name
 from craft.fit import Landed, land
-from craft.fit.edges import FIGURE_SPREAD
 from craft.schools import Schools
 from craft.units import Sentence
-from craft.wear.landing import WORD_SPREAD
+from craft.wear.landing import FIGURE_SPREAD, WORD_SPREAD
+from craft.wear.length import fall_of
 from craft.wear.shoes import WornShoes
 
 #: A height read off a dressed client, and cloth pinched between fingers, are read to about this, cm (W).
@@ -38,7 +39,6 @@ GIRTHS: dict[str, tuple[str, str]] = {
     "shaft": ("shaft_girth_cm", "calf"),
     "under bust": ("under_bust_cm", "under_bust"),
 }
-_LEGGED = ("jeans", "trousers", "leggings", "shorts", "jumpsuit", "dungarees")
 Whose = Literal["piece", "body"]
 
 
@@ -80,7 +80,9 @@ def explain(
     found = tuple(_candidates(body, piece, shoes, schools, key))
     if not found:
         return ()
-    expected = _measured(land(body, piece, shoes, schools), key)
+    landed = land(body, piece, shoes, schools)
+    held, falls = _lies(landed, key), _measured(landed, key)
+    expected = held if held is not None and seen >= held else falls
     doubt = sum(one.spread**2 for one in found) + SEEN_SPREAD**2
     if expected is not None and abs(seen - expected) <= OF_80 * doubt**0.5 and abs(seen - expected) < 2 * SEEN_SPREAD:
         return ()
@@ -104,7 +106,7 @@ class _Candidate:
 
 
 def _candidates(body: Body, piece: Piece, shoes: WornShoes, schools: Schools, key: str) -> Iterator[_Candidate]:
-    figure, measures = _behind(piece, key)
+    figure, measures = _behind(body, piece, key)
     if figure is None or figure not in FIGURES[piece.slot]:
         return
     was = piece.figure(figure)
@@ -127,17 +129,16 @@ def _candidates(body: Body, piece: Piece, shoes: WornShoes, schools: Schools, ke
         yield _Candidate("body", name, known.cm, known.cm, known.spread, with_body)
 
 
-def _behind(piece: Piece, key: str) -> tuple[str | None, tuple[str, ...]]:
+def _behind(body: Body, piece: Piece, key: str) -> tuple[str | None, tuple[str, ...]]:
     """The piece's figure that decides an edge or an ease, and the body's measures that do."""
     if key in GIRTHS:
         figure, girth = GIRTHS[key]
         return figure, (girth,)
     match key:
-        case "hem" if piece.kind in _LEGGED:
-            return "inseam_cm", ("crotch_height",)
         case "hem":
-            return "length_cm", ("waist_height" if piece.kind == "skirt" else "shoulder_height",)
-        case "waistband" if piece.kind in _LEGGED or piece.slot == "swim":
+            fall = fall_of(body, piece)
+            return (fall.figure, fall.rests_on) if fall else (None, ())
+        case "waistband" if "front_rise_cm" in KIND[piece.kind].figures:
             return "front_rise_cm", ("front_rise_navel",)
         case "cuff":
             return "sleeve_cm", ("arm_length",)
@@ -153,9 +154,14 @@ def _nominal(body: Body, measures: tuple[str, ...]) -> float:
 
 
 def _measured(landed: Landed, key: str) -> float | None:
-    """The height of an edge, or the ease of a zone, cm."""
+    """Where an edge's length takes it, or the ease of a zone, cm."""
     if key in GIRTHS:
         return next((ease.cm for ease in landed.eases if ease.zone == key), None)
+    return next((edge.falls_to for edge in landed.edges if edge.key == key), None)
+
+
+def _lies(landed: Landed, key: str) -> float | None:
+    """Where an edge lies: what is seen of one that foot or ground holds up."""
     return next((edge.height for edge in landed.edges if edge.key == key), None)
 
 

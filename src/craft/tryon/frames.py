@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from craft.body import Body
-from craft.fit.hang import SHOULDER_FALLS
+from craft.wear.openings import SHOULDER_FALLS
 
 
 @dataclass(frozen=True, slots=True)

@@ -1,10 +1,10 @@
-"""A piece on a body, worn: where every edge lands above the floor, and the ease it leaves."""
+"""A piece on a body, worn: the one place where every edge lands above the floor, and the ease it leaves."""
 
-from craft.wear.bottom import WornBottom, wear_bottom
+from craft.wear.bottom import WornBottom
 from craft.wear.landing import Landing
 from craft.wear.layer import WornLayer, wear_layer
+from craft.wear.lower import wear_bottom
 from craft.wear.shoes import BAREFOOT, WornShoes, wear_shoes
-from craft.wear.skirt import wear_skirt
 from craft.wear.top import WornTop, wear_top
 
 __all__ = [
@@ -17,6 +17,5 @@ __all__ = [
     "wear_bottom",
     "wear_layer",
     "wear_shoes",
-    "wear_skirt",
     "wear_top",
 ]

@@ -1,57 +1,21 @@
-"""Jeans, trousers and leggings, worn: waistband, leg and hem on this body."""
+"""Jeans, trousers, leggings, shorts and the legs of a suit, worn: waistband, leg and hem on this body."""
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import lru_cache
 from itertools import pairwise
-from typing import NamedTuple
 
 from craft.body import Body
 from craft.cloth import Piece
+from craft.cloth.kinds import KIND
+from craft.cloth.piece import colour_of
 from craft.schools import Schools
+from craft.wear.cuts import CutRow, cut_of
 from craft.wear.ease import leg_volume, reads_as
-from craft.wear.landing import FLOOR_BELOW, Landing, landed_height, name_height
+from craft.wear.landing import FLOOR_BELOW, Landing
+from craft.wear.length import fall_of, fork_of, hem_of
 from craft.wear.shoes import WornShoes
-
-
-class CutRow(NamedTuple):
-    """A cut's nominal ease over thigh and knee (cm), its leg opening and how low the crotch hangs.
-
-    The opening is `over_calf` cm over the client's calf, or over the knee of the garment
-    where `from_knee` is said: flares are cut from the knee.
-    """
-
-    thigh: float
-    knee: float
-    over_calf: float
-    from_knee: bool
-    drop: float
-    hem: str
-
-
-#: W: the trade's cuts as flat figures of common sizes, turned into ease over the body.
-CUTS: dict[str, CutRow] = {
-    "skinny": CutRow(-2.0, -1.0, -12.0, False, 0.0, "ankle"),
-    "slim": CutRow(2.0, 3.0, -4.0, False, 0.0, "ankle"),
-    "slim_straight": CutRow(4.0, 4.5, -0.5, False, 0.0, "ankle"),
-    "straight": CutRow(6.0, 7.0, 5.0, False, 0.3, "ankle"),
-    "girlfriend": CutRow(8.0, 7.0, 2.5, False, 0.6, "ankle"),
-    "boyfriend": CutRow(12.0, 11.0, 5.0, False, 1.2, "ankle"),
-    "bootcut": CutRow(3.5, 5.0, 6.0, True, 0.0, "foot"),
-    "kick_flare": CutRow(3.0, 5.0, 8.0, True, 0.0, "ankle"),
-    "flare": CutRow(3.0, 4.0, 16.0, True, 0.0, "foot"),
-    "wide": CutRow(14.0, 25.0, 25.0, False, 0.8, "foot"),
-    "balloon": CutRow(16.0, 18.0, 0.0, False, 2.0, "ankle"),
-}
-#: Leggings are cut smaller than the leg and stretch to it.
-LEGGINGS = CutRow(-5.0, -4.0, -14.0, False, 0.0, "ankle")
-#: A fit word makes the cut closer or looser by so much at the thigh; half of it below.
-FIT_CM = {"tight": -3.0, "fitted": -1.5, "skimming": 0.0, "relaxed": 4.0, "oversized": 8.0}
-DEFAULT_CUT = {"jeans": "straight", "trousers": "straight", "leggings": "skinny"}
-
-#: What a kind looks like that says no colour.
-COLOURS = {"jeans": "mid_blue", "dress": "navy", "jumpsuit": "navy", "dungarees": "dark_denim"}
 
 #: Where a rise word lands from the navel, cm, and how far around it the word still holds, by
 #: school of naming. Brief, section 15: navel_is_high has mid 2.5 to 5 cm below the navel.
@@ -59,10 +23,10 @@ RISE_AT: dict[str, dict[str, float]] = {
     "navel_is_mid": {"low": -4.5, "mid": 0.0, "high": 3.5, "very_high": 8.0},
     "navel_is_high": {"low": -8.0, "mid": -3.75, "high": 0.0, "very_high": 4.0},
 }
+#: However high a rise is called, its band stays this far under the under-bust, cm (W).
+BELOW_BUST = 4.0
 _RISE_BORDERS = {"navel_is_mid": (-1.75, 1.75, 6.5), "navel_is_high": (-5.75, -1.75, 1.75)}
 
-#: One turn of a cuff, cm.
-CUFF_CM = 3.0
 #: Heel and instep are this much more around than the ankle (W): a narrower hem cannot pass
 #: down over the foot and rests at the bone.
 FOOT_OVER_ANKLE = 1.45
@@ -87,7 +51,6 @@ class WornBottom:
     fork: float
     hem: Landing
     hem_at: str
-    falls_to: float
     stack: float
     opening: float
     leg: tuple[tuple[float, float], ...]
@@ -98,19 +61,15 @@ class WornBottom:
     reads_as: str
     inside: bool
     cuffed: bool
+    colour: str
+    #: Whether it ends round each leg; and whether its hem falls to the ground rather than resting on the foot.
+    has_legs: bool
+    is_wide_hemmed: bool
 
     @property
-    def colour(self) -> str:
-        return self.piece.word("colour") or COLOURS.get(self.piece.kind, "charcoal")
-
-    @property
-    def has_legs(self) -> bool:
-        return self.piece.kind not in ("skirt", "dress")
-
-    @property
-    def is_wide_hemmed(self) -> bool:
-        """Whether the hem of a leg falls to the ground rather than resting on the foot."""
-        return self.has_legs and self.opening >= FALLS_PAST_FOOT
+    def falls_to(self) -> float:
+        """Where the hem would end above the ground if nothing held it up, cm."""
+        return self.hem.falls_to
 
     def girth_at(self, height: float) -> float:
         """Girth of one garment leg at a height above the ground, cm."""
@@ -138,35 +97,32 @@ def rise_word(from_navel: float, naming: str) -> str:
     return "high" if from_navel <= high else "very_high"
 
 
-@lru_cache(maxsize=4096)
-def wear_bottom(body: Body, piece: Piece, shoes: WornShoes, schools: Schools) -> WornBottom:
-    """Put a bottom on a body in these shoes: words become nominal figures, measured ones win."""
+@lru_cache(maxsize=8192)
+def wear_legs(body: Body, piece: Piece, shoes: WornShoes, schools: Schools) -> WornBottom:
+    """Put a piece with legs on a body in these shoes: words become nominal figures, measured ones win."""
     lift = shoes.lift
-    cut, row = _cut_of(piece)
+    cut, row = cut_of(piece)
     waistband, front_rise = _waistband(body, piece, lift, schools)
-    # The fork of a dropped cut hangs below the body's own.
-    fork = body.height("crotch") - row.drop
-    measured = piece.figure("inseam_cm")
-    hem_word = piece.word("hem") or row.hem
-    landed = piece.figure("hem_cm")
-    if measured is not None:
-        free = fork + lift - measured + (CUFF_CM if piece.flag("cuffed") else 0.0)
-    else:
-        free = landed if landed is not None else landed_height(body, hem_word, lift)
+    fork = fork_of(body, piece)
+    hem_word = piece.word("hem") or KIND[piece.kind].hem or row.hem
+    hangs = hem_of(body, piece, lift, hem_word)
+    free = hangs.cm
     thigh, knee, opening = _girths(body, piece, row)
-    if measured is None and landed is None and hem_word == "foot" and opening < FALLS_PAST_FOOT:
+    if (
+        hangs.origin == "described"
+        and piece.figure("hem_cm") is None
+        and hem_word == "foot"
+        and opening < FALLS_PAST_FOOT
+    ):
         free += FOOT_TOP_RISES * shoes.rise_of_foot
     leg = _leg(body, free, fork, lift, thigh, knee, opening)
     opening = leg[-1][1]
     rest = _rests_at(body, shoes, opening)
-    crotch = body.heights["crotch_height"]
-    described = measured is None and landed is None
-    sources = (crotch,) if measured is not None else ()
-    hem = Landing.of(max(free, rest), *sources, described=described)
+    hem = replace(hangs, cm=max(free, rest), free=free)
     calf_at = max(body.height("calf") + lift, free)
     calf_ease = _girth_on(leg, calf_at) - body.leg_girth(calf_at - lift)
-    navel = body.height("navel") + lift
-    from_navel = waistband.cm - navel
+    from_navel = waistband.cm - body.height("navel") - lift
+    fall = fall_of(body, piece)
     return WornBottom(
         piece=piece,
         cut=cut,
@@ -174,11 +130,10 @@ def wear_bottom(body: Body, piece: Piece, shoes: WornShoes, schools: Schools) ->
         from_navel=from_navel,
         rise=rise_word(from_navel, schools.position("rise_naming")),
         front_rise=front_rise,
-        inseam=measured if measured is not None else fork + lift - free,
+        inseam=fall.length(free, lift) if fall else 0.0,
         fork=fork + lift,
         hem=hem,
-        hem_at=name_height(body, free, lift),
-        falls_to=free,
+        hem_at=hem.at(body, lift),
         stack=max(0.0, rest - free),
         opening=opening,
         leg=leg,
@@ -189,6 +144,9 @@ def wear_bottom(body: Body, piece: Piece, shoes: WornShoes, schools: Schools) ->
         reads_as=reads_as(calf_ease, knee, opening, knee - body.girth("knee")),
         inside=piece.word("worn") == "inside",
         cuffed=piece.flag("cuffed"),
+        colour=colour_of(piece),
+        has_legs=True,
+        is_wide_hemmed=opening >= FALLS_PAST_FOOT,
     )
 
 
@@ -207,28 +165,25 @@ def _volume(body: Body, hem: float, thigh: float, knee: float, calf_ease: float,
     return leg_volume(mean)
 
 
-def _cut_of(piece: Piece) -> tuple[str, CutRow]:
-    usual = DEFAULT_CUT.get(piece.kind, "straight")
-    cut = piece.word("cut") or usual
-    if cut not in CUTS:
-        cut = usual
-    row = LEGGINGS if piece.kind == "leggings" and piece.word("cut") is None else CUTS[cut]
-    by = FIT_CM.get(piece.word("fit") or "skimming", 0.0) if piece.kind != "leggings" else 0.0
-    return cut, row._replace(thigh=row.thigh + by, knee=row.knee + by / 2, over_calf=row.over_calf + by / 2)
-
-
 def _waistband(body: Body, piece: Piece, lift: float, schools: Schools) -> tuple[Landing, float]:
     """The waistband above the ground, and the front rise that reaches it."""
     measured = piece.figure("front_rise_cm")
-    navel = body.heights["navel_height"]
     if measured is not None:
         height = body.rise.height_of(measured)
-        own = body.lengths["front_rise_navel"]
-        return Landing.of(height + lift, navel, own, described=False), measured
-    default = "high" if piece.kind == "leggings" else "mid"
-    offset = RISE_AT[schools.position("rise_naming")][piece.word("rise") or default]
-    height = min(navel.cm + offset, body.height("under_bust") - 4.0)
-    return Landing.of(height + lift, navel, described=True), body.rise.along(height)
+        return Landing.on(body, height + lift, "navel_height", "front_rise_navel"), measured
+    height = rise_height(body, piece.word("rise") or KIND[piece.kind].rise, schools)
+    return Landing.on(body, height + lift, "navel_height", described=True), body.rise.along(height)
+
+
+def rise_height(body: Body, word: str, schools: Schools) -> float:
+    """Where a rise word puts the band in a house's naming, cm above the barefoot floor: never up under the bust.
+
+    >>> from craft.body import Measures
+    >>> rise_height(Body.of(Measures.of({"stature": 165, "navel_height": 99})), "high", Schools())
+    102.5
+    """
+    offset = RISE_AT[schools.position("rise_naming")][word]
+    return min(body.height("navel") + offset, body.height("under_bust") - BELOW_BUST)
 
 
 def _girths(body: Body, piece: Piece, row: CutRow) -> tuple[float, float, float]:
@@ -267,14 +222,3 @@ def _rests_at(body: Body, shoes: WornShoes, opening: float) -> float:
         return bone
     slope = SLIDES_DOWN * max(0.0, shoes.rise_of_foot)
     return max(0.0, bone - FLOOR_BELOW - slope) if opening < FALLS_PAST_FOOT else 0.0
-
-
-def inseam_for(body: Body, cut: str, hem_word: str, lift: float) -> float:
-    """The inseam, cm, that lands a cut's hem on a word in shoes of this lift: a landing backwards.
-
-    >>> from craft.body import Measures
-    >>> body = Body.of(Measures.of({"stature": 165, "crotch_height": 76, "narrow_ankle_height": 10.5}))
-    >>> inseam_for(body, "slim", "ankle", 0.0)
-    65.5
-    """
-    return body.height("crotch") - CUTS[cut].drop + lift - landed_height(body, hem_word, lift)

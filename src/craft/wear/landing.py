@@ -7,10 +7,12 @@ heel, and words about the floor (foot, floor, puddle) stay where they are.
 from __future__ import annotations
 
 import math
+from bisect import bisect_left
 from dataclasses import dataclass
 from functools import lru_cache
+from itertools import pairwise
 
-from craft.body import Body, Origin, Quantity
+from craft.body import Body, Origin
 
 #: Heights of the words that belong to the floor, cm. A foot-length hem skims the top of the
 #: foot; one within FLOOR_BELOW of the ground just clears it.
@@ -20,26 +22,43 @@ FLOOR_BELOW = 1.5
 ANKLE_ABOVE = 3.0
 #: How far around the ankle bone a hem still reads as at the bone, cm (W).
 BONE_REACH = 1.5
-#: A word is kept by a careful eye to about this, cm.
-WORD_SPREAD = 1.0
+#: A word is kept by a careful eye to about this, and a flat measurement of a garment read to about that, cm.
+WORD_SPREAD, FIGURE_SPREAD = 1.0, 0.5
 
 
 @dataclass(frozen=True, slots=True)
 class Landing:
-    """An edge's height above the ground in cm, its spread and whether it is measured."""
+    """Where an edge lies above the ground, cm, its spread and whether it is measured.
+
+    `rests_on` names the body's measures that it follows from. `free` is where its length alone would take it, where
+    foot or ground holds it up before that.
+    """
 
     cm: float
     spread: float
     origin: Origin
+    rests_on: tuple[str, ...] = ()
+    free: float | None = None
 
     @classmethod
-    def of(cls, cm: float, *sources: Quantity, described: bool) -> Landing:
-        """A landing that follows from some quantities, by a piece measured or described in words."""
-        own = WORD_SPREAD if described else 0.5
-        spread = math.hypot(own, *(source.spread for source in sources))
+    def on(cls, body: Body, cm: float, *rests_on: str, described: bool = False, free: float | None = None) -> Landing:
+        """A landing that follows from some of the body's measures, by a piece measured or described in words."""
+        sources = [body.quantity(name) for name in rests_on]
+        spread = math.hypot(WORD_SPREAD if described else FIGURE_SPREAD, *(source.spread for source in sources))
         if described:
-            return cls(cm, spread, "described")
-        return cls(cm, spread, "measured" if all(source.settled for source in sources) else "estimated")
+            return cls(cm, spread, "described", rests_on, free)
+        settled = all(source.settled for source in sources)
+        return cls(cm, spread, "measured" if settled else "estimated", rests_on, free)
+
+    @property
+    def falls_to(self) -> float:
+        """Where the length alone takes it: lower than it lies, where it is held up."""
+        return self.cm if self.free is None else self.free
+
+    def at(self, body: Body, lift: float, off: float = 0.0) -> str:
+        """The hem word for where it lies, or `off` cm higher, in shoes that lift the body by `lift` cm."""
+        height = self.cm + off
+        return name_height(body, height if height > 0 or self.free is None else self.free, lift)
 
 
 def word_height(body: Body, word: str) -> float:
@@ -81,9 +100,11 @@ _ON_TRUNK = ("seat", "hip", "high_hip", "waist", "under_bust")
 
 
 @lru_cache(maxsize=1024)
-def _nominal_heights(body: Body) -> tuple[tuple[str, float], ...]:
-    """The words above the ankle with their heights, barefoot. Asked for many times a look."""
-    return tuple((word, word_height(body, word)) for word in _ON_LEG + _ON_TRUNK)
+def _nominal_heights(body: Body) -> tuple[tuple[str, ...], tuple[float, ...]]:
+    """The words above the ankle from the lowest up, and half-way between which of them one gives way to the next, cm
+    barefoot. Asked for many times a look."""
+    heights, words = zip(*sorted((word_height(body, word), word) for word in _ON_LEG + _ON_TRUNK), strict=True)
+    return words, tuple((low + high) / 2 for low, high in pairwise(heights))
 
 
 def name_height(body: Body, height: float, lift: float) -> str:
@@ -99,10 +120,12 @@ def name_height(body: Body, height: float, lift: float) -> str:
         return "floor"
     on_body = height - lift
     bone, narrow = body.height("ankle_bone"), body.height("narrow_ankle")
-    if on_body < bone - BONE_REACH:
+    # A hem that is held up by the instep lies just there.
+    if on_body <= bone - BONE_REACH + 1e-6:
         return "foot"
     if on_body < min(bone + BONE_REACH, (bone + narrow) / 2):
         return "ankle_bone"
     if on_body <= narrow + ANKLE_ABOVE:
         return "ankle"
-    return min((abs(at - on_body), word) for word, at in _nominal_heights(body))[1]
+    words, borders = _nominal_heights(body)
+    return words[bisect_left(borders, on_body)]

@@ -3,10 +3,12 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from typing import NamedTuple
+from functools import lru_cache
 
 from craft.body import Body
 from craft.cloth import Piece
+from craft.cloth.kinds import KIND, Shoe
+from craft.cloth.piece import colour_of
 from craft.wear.landing import Landing
 
 #: How high a sock ends above the sole where nobody measured it, cm: a usual crew sock, under the fullest calf (W).
@@ -24,32 +26,6 @@ def sock_top(piece: Piece, lift: float) -> Landing:
         (SOCK_CM if said is None else said) + lift, 2.0 if said is None else 0.7, "measured" if said else "described"
     )
 
-
-class ShoeRow(NamedTuple):
-    """Nominal shoe: heel of the plain one, cover of the foot above the sole (cm), default toe and bulk."""
-
-    heel: str
-    cover: float
-    toe: str
-    bulk: str
-    sole: float
-
-
-#: The plain middle of each kind. W: common lasts and soles.
-ROWS: dict[str, ShoeRow] = {
-    "trainers": ShoeRow("flat", 6.5, "round", "medium", 2.6),
-    "flats": ShoeRow("flat", 2.8, "round", "dainty", 1.0),
-    "loafers": ShoeRow("flat", 5.5, "almond", "medium", 2.0),
-    "mules": ShoeRow("flat", 5.0, "almond", "medium", 1.6),
-    "slingbacks": ShoeRow("kitten", 2.8, "pointed", "dainty", 1.0),
-    "pumps": ShoeRow("mid", 2.8, "almond", "dainty", 1.0),
-    "sandals": ShoeRow("flat", 1.5, "round", "medium", 1.4),
-    "ankle_boots": ShoeRow("flat", 12.0, "almond", "medium", 2.2),
-    "sock_boots": ShoeRow("flat", 14.0, "almond", "dainty", 2.0),
-    "tall_boots": ShoeRow("flat", 36.0, "almond", "medium", 2.2),
-    "over_knee_boots": ShoeRow("flat", 52.0, "almond", "medium", 2.2),
-}
-BOOTS = ("ankle_boots", "sock_boots", "tall_boots", "over_knee_boots")
 
 #: Heel heights by word, cm, at the back of the heel; flat is the sole alone.
 HEEL_CM = {"kitten": 4.5, "mid": 6.5, "high": 9.5}
@@ -80,6 +56,8 @@ class WornShoes:
     bulk: str
     breadth: float
     weight: float
+    is_boot: bool = False
+    colour: str = "brown"
 
     @property
     def lift(self) -> float:
@@ -91,14 +69,6 @@ class WornShoes:
         """What lengthens: heel above the ball of the foot, cm."""
         return self.heel - self.platform
 
-    @property
-    def is_boot(self) -> bool:
-        return self.piece is not None and self.piece.kind in BOOTS
-
-    @property
-    def colour(self) -> str:
-        return (self.piece.word("colour") if self.piece else None) or "brown"
-
 
 BAREFOOT = WornShoes(None, 0.0, 0.0, Landing(0.0, 0.0, "measured"), None, None, "round", "dainty", 9.0, 0.0)
 
@@ -108,9 +78,13 @@ def barefoot_on(heel: float) -> WornShoes:
     return WornShoes(None, heel, 0.0, Landing(heel, 0.0, "measured"), None, None, "round", "dainty", 9.0, 0.0)
 
 
+@lru_cache(maxsize=4096)
 def wear_shoes(body: Body, piece: Piece) -> WornShoes:
-    """Put shoes on: nominal figures for the words, measured ones where the piece has them."""
-    row = ROWS[piece.kind]
+    """Put shoes on: nominal figures for the words, measured ones where the piece has them. Raises ValueError for what is
+    no shoe."""
+    row = KIND[piece.kind].shoe
+    if row is None:
+        raise ValueError(f"{piece.kind} are no shoes")
     bulk = piece.word("bulk") or row.bulk
     shape = piece.word("heel_shape")
     sole = row.sole + (CHUNKY_SOLE_CM if bulk == "chunky" else 0.0) + (PLATFORM_CM if shape == "platform" else 0.0)
@@ -121,32 +95,39 @@ def wear_shoes(body: Body, piece: Piece) -> WornShoes:
     platform = piece.figure("platform_cm")
     platform = min(sole if platform is None else platform, heel)
     cover = _cover(body, piece, row, heel, platform)
-    shaft_ease = _shaft_ease(body, piece, cover.cm - heel) if piece.kind in BOOTS else None
+    shaft_ease = _shaft_ease(body, piece, cover.cm - heel) if row.shaft else None
     strap = body.height("narrow_ankle") + heel if piece.flag("ankle_strap") else None
     foot = 0.37 * body.lengths["foot_length"].cm
     weight = BULK_WEIGHT[bulk] + (0.4 if shape == "platform" else 0.0)
     if shaft_ease is not None:
         weight += 0.1 + 0.06 * max(0.0, shaft_ease - PLAIN_SHAFT_EASE)
     toe = piece.word("toe") or row.toe
-    return WornShoes(piece, heel, platform, cover, shaft_ease, strap, toe, bulk, foot * BULK_BREADTH[bulk], weight)
+    return WornShoes(
+        piece,
+        heel,
+        platform,
+        cover,
+        shaft_ease,
+        strap,
+        toe,
+        bulk,
+        foot * BULK_BREADTH[bulk],
+        weight,
+        row.shaft is not None,
+        colour_of(piece),
+    )
 
 
-def _cover(body: Body, piece: Piece, row: ShoeRow, heel: float, platform: float) -> Landing:
+def _cover(body: Body, piece: Piece, row: Shoe, heel: float, platform: float) -> Landing:
     """Top of the vamp or of the shaft above the ground."""
     measured = piece.figure("shaft_cm")
     if measured is not None:
-        return Landing(measured + (platform if piece.kind in BOOTS else 0.0), 0.5, "measured")
-    if piece.kind not in BOOTS:
+        return Landing(measured + (platform if row.shaft else 0.0), 0.5, "measured")
+    if row.shaft is None:
         # The vamp lies over the ball and instep: half-way between platform and heel.
         return Landing(platform + 0.5 * (heel - platform) + row.cover, 1.0, "described")
-    at = body.height
-    top = {
-        "ankle_boots": at("narrow_ankle") + 3.5,
-        "sock_boots": at("narrow_ankle") + 6.0,
-        "tall_boots": at("knee") - 6.0,
-        "over_knee_boots": at("knee") + 10.0,
-    }[piece.kind]
-    return Landing(top + heel, 1.5, "described")
+    landmark, above = row.shaft
+    return Landing(body.height(landmark) + above + heel, 1.5, "described")
 
 
 def _shaft_ease(body: Body, piece: Piece, height: float) -> float:

@@ -2,14 +2,16 @@
 
 from __future__ import annotations
 
+from functools import lru_cache
 from typing import NamedTuple
 
 from craft.body import Body
 from craft.cloth import Piece
+from craft.cloth.piece import colour_of
 from craft.schools import Schools
 from craft.wear.bottom import WornBottom, rise_word
-from craft.wear.landing import Landing, landed_height, name_height
-from craft.wear.over import over_hip
+from craft.wear.landing import Landing
+from craft.wear.length import band_of, hem_of
 
 
 class SkirtRow(NamedTuple):
@@ -20,7 +22,7 @@ class SkirtRow(NamedTuple):
 
 
 #: W, after the cuts' usual sweep over the hip.
-CUTS: dict[str, SkirtRow] = {
+SKIRT_CUTS: dict[str, SkirtRow] = {
     "pencil": SkirtRow(0.8, "below_knee"),
     "sheath": SkirtRow(0.9, "knee"),
     "ruched": SkirtRow(0.9, "knee"),
@@ -38,6 +40,7 @@ BY_FIT = {"tight": -0.5, "fitted": -0.3, "skimming": 0.0, "relaxed": 0.6, "overs
 ROOM_AT_CALF = 40.0
 
 
+@lru_cache(maxsize=4096)
 def wear_skirt(body: Body, piece: Piece, lift: float, schools: Schools) -> WornBottom:
     """Put a skirt on a body in shoes of this lift; of a dress, the part below the waist.
 
@@ -46,12 +49,11 @@ def wear_skirt(body: Body, piece: Piece, lift: float, schools: Schools) -> WornB
     >>> wear_skirt(body, Piece.of({"is": "skirt", "hem": "mid_calf"}), 2.0, Schools()).hem.cm
     33.5
     """
-    row = CUTS.get(piece.word("cut") or "", PLAIN)
-    waist = body.heights["waist_height"]
-    described = piece.figure("waist_cm") is None
-    band = Landing.of(waist.cm + lift, waist, described=described)
-    hem = _hem(body, piece, lift, row)
-    from_navel = waist.cm - body.height("navel")
+    row = SKIRT_CUTS.get(piece.word("cut") or "", PLAIN)
+    sits = band_of(body, piece)
+    band = Landing.on(body, sits + lift, "waist_height", described=piece.figure("waist_cm") is None)
+    hem = hem_of(body, piece, lift, row.hem)
+    from_navel = sits - body.height("navel")
     calf = body.girth("calf")
     opening = calf + ROOM_AT_CALF
     return WornBottom(
@@ -60,12 +62,11 @@ def wear_skirt(body: Body, piece: Piece, lift: float, schools: Schools) -> WornB
         waistband=band,
         from_navel=from_navel,
         rise=rise_word(from_navel, schools.position("rise_naming")),
-        front_rise=body.lengths["front_rise_waist"].cm,
+        front_rise=body.rise.along(sits),
         inseam=0.0,
         fork=body.height("crotch") + lift,
         hem=hem,
-        hem_at=name_height(body, hem.cm, lift),
-        falls_to=hem.cm,
+        hem_at=hem.at(body, lift),
         stack=0.0,
         opening=opening,
         leg=((band.cm, body.girth("hip")), (hem.cm, opening)),
@@ -76,6 +77,9 @@ def wear_skirt(body: Body, piece: Piece, lift: float, schools: Schools) -> WornB
         reads_as=piece.word("cut") or "plain",
         inside=False,
         cuffed=False,
+        colour=colour_of(piece),
+        has_legs=False,
+        is_wide_hemmed=False,
     )
 
 
@@ -86,16 +90,3 @@ def _volume(body: Body, piece: Piece, row: SkirtRow) -> float:
         over = sweep / body.girth("hip") - 1
         return max(0.3, min(4.0, 1.2 + 3.2 * over))
     return max(0.2, min(4.0, row.volume + BY_FIT[piece.word("fit") or "skimming"]))
-
-
-def _hem(body: Body, piece: Piece, lift: float, row: SkirtRow) -> Landing:
-    length, landed = piece.figure("length_cm"), piece.figure("hem_cm")
-    if length is not None and piece.kind == "skirt":
-        waist = body.heights["waist_height"]
-        return Landing.of(waist.cm - length + over_hip(body, waist.cm) + lift, waist, described=False)
-    if length is not None:
-        shoulder = body.heights["shoulder_height"]
-        below = shoulder.cm - length + 0.5 * over_hip(body, body.height("waist")) + lift
-        return Landing.of(below, shoulder, described=False)
-    cm = landed if landed is not None else landed_height(body, piece.word("hem") or row.hem, lift)
-    return Landing.of(cm, described=True)

@@ -3,37 +3,17 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from functools import lru_cache
 from typing import NamedTuple
 
 from craft.body import Body
 from craft.cloth import Piece
+from craft.cloth.kinds import KIND
+from craft.cloth.piece import colour_of
 from craft.wear.ease import FIT_EASE, top_volume
-from craft.wear.landing import Landing, landed_height
+from craft.wear.landing import Landing
+from craft.wear.length import hem_of
 
-
-class TopRow(NamedTuple):
-    """The plain middle of a kind: fit, where it ends, how thick its cloth is (0 to 1)."""
-
-    fit: str
-    hem: str
-    thickness: float
-    sleeve: str
-    neck: str
-    colour: str
-
-
-ROWS: dict[str, TopRow] = {
-    "tee": TopRow("skimming", "high_hip", 0.15, "short", "crew", "white"),
-    "tank": TopRow("fitted", "high_hip", 0.12, "none", "scoop", "white"),
-    "shirt": TopRow("relaxed", "hip", 0.12, "long", "open_collar", "white"),
-    "blouse": TopRow("skimming", "high_hip", 0.08, "long", "v", "cream"),
-    "knit": TopRow("relaxed", "high_hip", 0.40, "long", "crew", "grey"),
-    "camisole": TopRow("skimming", "high_hip", 0.06, "none", "v", "cream"),
-    "bodysuit": TopRow("tight", "hip", 0.12, "long", "scoop", "black"),
-    "dress": TopRow("skimming", "knee", 0.2, "none", "scoop", "navy"),
-    "jumpsuit": TopRow("skimming", "waist", 0.25, "short", "open_collar", "navy"),
-    "sweatshirt": TopRow("relaxed", "high_hip", 0.55, "long", "crew", "grey"),
-}
 #: A cut word that says where the top ends, and one that says how it fits.
 CUT_HEM = {"longline": "seat", "cropped": "waist"}
 CUT_FIT = {"boxy": "relaxed", "sheath": "fitted", "pencil": "fitted", "shift": "relaxed", "ruched": "fitted"}
@@ -93,21 +73,24 @@ class WornTop:
     sleeve: str
     neck: str
     thickness: float
-
-    @property
-    def colour(self) -> str:
-        return self.piece.word("colour") or ROWS[self.piece.kind].colour
+    #: What it is seen as: the colour said, or its kind's usual one.
+    colour: str
 
 
-def wear_top(body: Body, piece: Piece, lift: float, waistband: Landing | None) -> WornTop:
-    """Put a top on a body; `waistband` is the band it may be tucked into."""
-    row = ROWS[piece.kind]
+@lru_cache(maxsize=8192)
+def wear_top(
+    body: Body, piece: Piece, lift: float, waistband: Landing | None, *, hem: Landing | None = None, held: bool = False
+) -> WornTop:
+    """Put a top on a body; `waistband` is the band it may be tucked into. Of a dress `hem` is where its upper part ends;
+    `held` is a top that something else holds in, such as a bib."""
+    row = KIND[piece.kind]
     cut = piece.word("cut") or "plain"
     fit = piece.word("fit") or CUT_FIT.get(cut, row.fit)
     chest = piece.figure("chest_cm")
     ease = FIT_EASE[fit] if chest is None else chest / body.girth("bust") - 1
-    hem = _hem(body, piece, lift, cut, row)
-    tuck = piece.word("tuck") or "none"
+    if hem is None:
+        hem = hem_of(body, piece, lift, CUT_HEM.get(cut, row.hem or "waist"))
+    tuck = "full" if held else piece.word("tuck") or row.tuck
     # A top that ends above the band has nothing to tuck.
     reaches = waistband is not None and hem.cm < waistband.cm
     style = TUCKS[tuck] if reaches else TUCKS["none"]
@@ -128,11 +111,14 @@ def wear_top(body: Body, piece: Piece, lift: float, waistband: Landing | None) -
         chest=body.girth("bust") * (1 + ease),
         volume=max(0.0, min(4.0, loose + (style.volume if loose > 1 else 0.0))),
         marks_waist=max(style.marks, own_waist),
-        bulk=0.0 if tuck == "bra" else _bulk(style, thickness, loose, waistband.cm - hem.cm if waistband else 0.0),
+        bulk=0.0
+        if tuck == "bra" or row.hangs == "body"
+        else _bulk(style, thickness, loose, waistband.cm - hem.cm if waistband else 0.0),
         blouse=style.blouse if loose > 1 else 0.0,
         sleeve=piece.word("sleeve") or row.sleeve,
         neck=piece.word("neck") or row.neck,
         thickness=thickness,
+        colour=colour_of(piece),
     )
 
 
@@ -141,21 +127,3 @@ def _bulk(style: TuckRow, thickness: float, loose: float, under: float) -> float
     pushed = (style.front + style.side + style.back) / 3
     rolled = style.back * ROLLS * max(0.0, under - LIES_FLAT)
     return (thickness * pushed + rolled * min(1.0, thickness / 0.12)) * (0.6 + 0.15 * loose)
-
-
-def _hem(body: Body, piece: Piece, lift: float, cut: str, row: TopRow) -> Landing:
-    """The hem as it hangs free, above the ground. Length is taken from the high point of the shoulder."""
-    length = piece.figure("length_cm")
-    shoulder = body.heights["shoulder_height"]
-    if length is not None:
-        return Landing.of(shoulder.cm + lift - length, shoulder, described=False)
-    landed = piece.figure("hem_cm")
-    if landed is not None:
-        return Landing.of(landed, described=True)
-    word = piece.word("hem") or CUT_HEM.get(cut, row.hem)
-    return Landing.of(landed_height(body, word, lift), described=True)
-
-
-def top_length(body: Body, worn: WornTop, lift: float) -> float:
-    """The top's length from the high point of the shoulder, cm: measured or nominal."""
-    return body.height("shoulder") + lift - worn.hem.cm

@@ -5,7 +5,6 @@ from __future__ import annotations
 from typing import Any
 from uuid import UUID
 
-from django.http import HttpRequest
 from ninja import Router, Status
 
 from craft.body.measures import SIDED, kind_of, label
@@ -19,7 +18,6 @@ from studio.bodies.reading import BodyReadingOut, reading_of
 from studio.bodies.shapes import (
     CardOut,
     DeskOut,
-    Kept,
     Measuring,
     OvertakenOut,
     ProtocolOut,
@@ -32,20 +30,18 @@ from studio.bodies.shapes import (
     Statement,
     Typed,
     WorthOut,
-    reading_out,
     session_out,
 )
+from studio.requests import MemberRequest
 from studio.schemas import Refusal, answer
 
 router = Router()
 
 
 @router.get("/measuring", response=Measuring)
-def measuring(request: HttpRequest) -> Any:
+def measuring(request: MemberRequest) -> Any:
     """How each measure is taken, the protocols (the studio's own list last), what consent is asked for."""
-    protocols = [
-        ProtocolOut(key=p.key, name=p.name, purpose=p.purpose, measures=list(p.measures)) for p in PROTOCOLS.values()
-    ]
+    protocols = [ProtocolOut.of(protocol) for protocol in PROTOCOLS.values()]
     own = in_order(tuple(request.user.studio.own_list))
     if own:
         name = f"{request.user.studio.name}’s list"
@@ -54,17 +50,8 @@ def measuring(request: HttpRequest) -> Any:
         )
     return Measuring(
         cards=[
-            CardOut(
-                name=card.measure,
-                label=label(card.measure),
-                kind=kind_of(card.measure),
-                turn=card.turn,
-                tape=card.tape,
-                client=card.client,
-                slip=card.slip,
-                sided=card.measure in SIDED,
-            )
-            for card in CARDS.values()
+            CardOut.of(card, name=name, label=label(name), kind=kind_of(name), sided=name in SIDED)
+            for name, card in CARDS.items()
         ],
         protocols=protocols,
         consent=[Statement(key=key, text=text) for key, text in CONSENT],
@@ -72,35 +59,32 @@ def measuring(request: HttpRequest) -> Any:
 
 
 @router.post("/length", response={200: Read, 422: Refusal})
-def length(request: HttpRequest, given: Typed) -> Any:
+def length(request: MemberRequest, given: Typed) -> Any:
     """What a typed length is in cm: the one reader of lengths there is."""
     return Read(cm=round(parse_length(given.text, given.unit), 2))
 
 
 @router.get("/clients/{uuid:client_id}/desk", response=DeskOut)
-def desk(request: HttpRequest, client_id: UUID) -> Any:
+def desk(request: MemberRequest, client_id: UUID) -> Any:
     """Every measure as it is known today, with this session's readings."""
     return answer(desk_of(request.user, client_id))
 
 
 @router.get("/clients/{uuid:client_id}/next", response=list[WorthOut])
-def next_measure(request: HttpRequest, client_id: UUID) -> Any:
+def next_measure(request: MemberRequest, client_id: UUID) -> Any:
     """What to measure next, most telling first."""
     worths = next_for(request.user, client_id)
-    return [
-        WorthOut(measure=worth.measure, label=label(worth.measure), text=worth.text, score=round(worth.score, 3))
-        for worth in worths[:6]
-    ]
+    return [WorthOut.of(worth, label=label(worth.measure), score=round(worth.score, 3)) for worth in worths[:6]]
 
 
 @router.get("/clients/{uuid:client_id}/reading", response=BodyReadingOut)
-def reading(request: HttpRequest, client_id: UUID) -> Any:
+def reading(request: MemberRequest, client_id: UUID) -> Any:
     """What the measures say of the body."""
     return answer(reading_of(request.user, client_id))
 
 
 @router.post("/clients/{uuid:client_id}/sessions", response={201: SessionOut, 422: Refusal})
-def begin(request: HttpRequest, client_id: UUID, given: SessionIn) -> Any:
+def begin(request: MemberRequest, client_id: UUID, given: SessionIn) -> Any:
     """Begin a measuring session with the client's consent; one that is going on is answered as it is."""
     session = services.open_new_session(
         request.user, client_id, given.protocol, given.side, given.twice, given.consent.model_dump()
@@ -109,56 +93,42 @@ def begin(request: HttpRequest, client_id: UUID, given: SessionIn) -> Any:
 
 
 @router.post("/clients/{uuid:client_id}/sessions/{int:session_id}/end", response={200: SessionOut})
-def end(request: HttpRequest, client_id: UUID, session_id: int, given: SessionEnd) -> Any:
+def end(request: MemberRequest, client_id: UUID, session_id: int, given: SessionEnd) -> Any:
     """End a session: finished, or stopped at the client's wish."""
     return session_out(services.end_session(request.user, client_id, session_id, given.how))
 
 
 @router.get("/clients/{uuid:client_id}/sessions", response=HistoryOut)
-def sessions(request: HttpRequest, client_id: UUID) -> Any:
+def sessions(request: MemberRequest, client_id: UUID) -> Any:
     """Every session of a client, newest first, with what its readings come to."""
     return answer(history_of(request.user, client_id))
 
 
 @router.get("/clients/{uuid:client_id}/sessions/{int:session_id}/since/{int:before_id}", response=ComparisonOut)
-def compared(request: HttpRequest, client_id: UUID, session_id: int, before_id: int) -> Any:
+def compared(request: MemberRequest, client_id: UUID, session_id: int, before_id: int) -> Any:
     """What changed between two sessions."""
     return answer(comparison_of(request.user, client_id, before_id, session_id))
 
 
 @router.post(
-    "/clients/{uuid:client_id}/readings", response={200: Kept, 409: OvertakenOut, 422: ReadingDoubtOut | Refusal}
+    "/clients/{uuid:client_id}/readings", response={200: DeskOut, 409: OvertakenOut, 422: ReadingDoubtOut | Refusal}
 )
-def take(request: HttpRequest, client_id: UUID, given: ReadingIn) -> Any:
-    """Add a reading. A doubt is asked, never blocked; handing the same reading in twice changes nothing."""
-    try:
-        services.take_reading(request.user, client_id, services.Taking(**given.model_dump()))
-    except services.Overtaken as late:
-        current = reading_out(late.current) if late.current else None
-        who = (current.taken_by if current else "") or "Somebody"
-        return Status(
-            409, OvertakenOut(message=f"{who} took this measure meanwhile.", field=given.measure, current=current)
-        )
-    except services.Doubtful as asked:
-        doubt = asked.doubt
-        told = ReadingDoubtOut(
-            message=str(asked),
-            field=given.measure,
-            reason=doubt.reason,
-            refused=doubt.refused,
-            suggested_cm=doubt.suggested_cm,
-        )
-        return Status(422, told)
-    return Kept(id=given.id, measure=given.measure)
+def take(request: MemberRequest, client_id: UUID, given: ReadingIn) -> Any:
+    """Add a reading; the desk as it then is. A doubt is asked, never blocked; handing the same reading in twice changes
+    nothing."""
+    services.take_reading(request.user, client_id, services.Taking(**given.model_dump()))
+    return answer(desk_of(request.user, client_id))
 
 
-@router.post("/clients/{uuid:client_id}/readings/{uuid:reading_id}/withdraw", response={200: Kept})
-def withdraw(request: HttpRequest, client_id: UUID, reading_id: UUID) -> Any:
-    """Take a reading back; it is kept and no longer counts."""
-    return Kept(id=reading_id, measure=services.withdraw(request.user, client_id, reading_id))
+@router.post("/clients/{uuid:client_id}/readings/{uuid:reading_id}/withdraw", response=DeskOut)
+def withdraw(request: MemberRequest, client_id: UUID, reading_id: UUID) -> Any:
+    """Take a reading back: it is held and no longer counts; the desk as it then is."""
+    services.withdraw(request.user, client_id, reading_id)
+    return answer(desk_of(request.user, client_id))
 
 
-@router.post("/clients/{uuid:client_id}/readings/{uuid:reading_id}/restore", response={200: Kept})
-def bring_back(request: HttpRequest, client_id: UUID, reading_id: UUID) -> Any:
-    """Undo a withdrawal."""
-    return Kept(id=reading_id, measure=services.bring_back(request.user, client_id, reading_id))
+@router.post("/clients/{uuid:client_id}/readings/{uuid:reading_id}/restore", response=DeskOut)
+def restore_reading(request: MemberRequest, client_id: UUID, reading_id: UUID) -> Any:
+    """Undo a withdrawal; the desk as it then is."""
+    services.restore_reading(request.user, client_id, reading_id)
+    return answer(desk_of(request.user, client_id))

@@ -2,9 +2,9 @@
 
 from __future__ import annotations
 
-import os
 from typing import Any
 
+from django.conf import settings
 from django.db.models import Count, Exists, Max, OuterRef
 
 from craft.advise.next_measure import Worth, next_measures
@@ -21,7 +21,7 @@ from studio.people.models import Client, Member
 
 def desk_of(member: Member, client_id: Any) -> DeskOut:
     """Every measure of a client, this session's readings, and when to measure again."""
-    client: Client = Client.objects.of(member).kept().found(id=client_id)
+    client: Client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
     session = open_session(client)
     known = known_of(client, session)
     before = known_of(client, None, before=session) if session else {}
@@ -42,7 +42,7 @@ def desk_of(member: Member, client_id: Any) -> DeskOut:
         stature=round(body.stature, 1),
         due_on=due_on(measured["last"].date()) if measured["last"] else None,
         sessions=measured["sessions"],
-        tape=os.environ.get("BASILWOOD_TAPE") or None,
+        tape=settings.TAPE or None,
     )
 
 
@@ -69,8 +69,8 @@ def next_for(member: Member, client_id: Any) -> tuple[Worth, ...]:
     """What to measure next, for the bottoms in this client's looks."""
     from studio.looks.models import Look
 
-    client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
-    held = Look.objects.of(member).kept().filter(client=client).values_list("pieces", flat=True)
+    client: Client = Client.objects.of(member).not_removed().select_related("studio").get_or_404(id=client_id)
+    held = Look.objects.of(member).not_removed().filter(client=client).values_list("pieces", flat=True)
     pieces = [Piece.of(piece) for look in held for piece in look]
     bottoms = [piece for piece in dict.fromkeys(pieces) if piece.slot == "bottom"][:12]
     measures = measures_from(known_of(client, open_session(client)))

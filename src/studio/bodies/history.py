@@ -15,6 +15,7 @@ from studio.bodies.known import figure_of
 from studio.bodies.models import MeasuringSession, Reading
 from studio.bodies.shapes import Outline, outline
 from studio.people.models import Client, Member
+from studio.schemas import Copied
 
 
 class FigureOf(BaseModel):
@@ -27,7 +28,7 @@ class FigureOf(BaseModel):
     settled: bool
 
 
-class PastSession(BaseModel):
+class PastSession(Copied):
     id: int
     on: date
     started_at: datetime
@@ -40,7 +41,7 @@ class PastSession(BaseModel):
     figures: list[FigureOf]
 
 
-class ChangeOut(BaseModel):
+class ChangeOut(Copied):
     measure: str
     label: str
     before: float
@@ -90,7 +91,7 @@ def _figures(sessions: list[MeasuringSession]) -> dict[int, dict[str, Quantity]]
 
 def history_of(member: Member, client_id: Any) -> HistoryOut:
     """Every session with a reading that counts, newest first."""
-    client = Client.objects.of(member).kept().found(id=client_id)
+    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
     rows = list(MeasuringSession.objects.filter(client=client).select_related("taken_by").order_by("-started_at"))
     figures = _figures(rows)
     rows = [row for row in rows if figures[row.id] or row.ended == "stopped"]
@@ -101,13 +102,10 @@ def history_of(member: Member, client_id: Any) -> HistoryOut:
 
 
 def _past(row: MeasuringSession, figures: dict[str, Quantity]) -> PastSession:
-    return PastSession(
-        id=row.id,
+    return PastSession.of(
+        row,
         on=row.started_at.date(),
-        started_at=row.started_at,
         by=row.taken_by.name if row.taken_by else "",
-        protocol=row.protocol,
-        ended=row.ended,
         agreed=row.consent.get("agreed", []),
         present=row.consent.get("present", ""),
         guardian=row.consent.get("guardian", ""),
@@ -116,17 +114,15 @@ def _past(row: MeasuringSession, figures: dict[str, Quantity]) -> PastSession:
 
 
 def _figure(name: str, figure: Quantity) -> FigureOf:
-    low, high = figure.range80
-    return FigureOf(
-        measure=name, cm=round(figure.cm, 1), low=round(low, 1), high=round(high, 1), settled=figure.settled
-    )
+    low, high = (round(end, 1) for end in figure.range80)
+    return FigureOf(measure=name, cm=round(figure.cm, 1), low=low, high=high, settled=figure.settled)
 
 
 def comparison_of(member: Member, client_id: Any, before_id: int, after_id: int) -> ComparisonOut:
     """What changed from one session to another."""
-    client = Client.objects.of(member).kept().found(id=client_id)
+    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
     own = MeasuringSession.objects.filter(client=client)
-    before, after = own.found(id=before_id), own.found(id=after_id)
+    before, after = own.get_or_404(id=before_id), own.get_or_404(id=after_id)
     figures = _figures([before, after])
     then = {name: figure for name, figure in figures[before.id].items() if figure.origin != "said"}
     now = {name: figure for name, figure in figures[after.id].items() if figure.origin != "said"}
@@ -154,12 +150,7 @@ def comparison_of(member: Member, client_id: Any, before_id: int, after_id: int)
 
 
 def _change(change: Change) -> ChangeOut:
-    return ChangeOut(
-        measure=change.measure,
-        label=label(change.measure),
-        before=round(change.before.cm, 1),
-        after=round(change.after.cm, 1),
-        cm=round(change.cm, 1),
-        noise=round(change.noise, 1),
-        beyond_noise=change.beyond_noise,
+    figures = {"before": change.before.cm, "after": change.after.cm, "cm": change.cm, "noise": change.noise}
+    return ChangeOut.of(
+        change, "cm", label=label(change.measure), **{name: round(cm, 1) for name, cm in figures.items()}
     )

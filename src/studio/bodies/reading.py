@@ -9,12 +9,13 @@ from pydantic import BaseModel
 from craft.body import Body, ShapeReading
 from craft.body.measures import label
 from craft.cloth.words import said
-from craft.read import Reading, read_body
+from craft.read import BodyReading, read_body
 from craft.read.balance import Part, Place
 from craft.units import Unit
 from studio.bodies.known import known_of, measures_from, open_session
 from studio.bodies.shapes import QuantityOut, quantity_out
 from studio.people.models import Client, Member
+from studio.schemas import Copied
 
 
 class BandOut(BaseModel):
@@ -31,20 +32,20 @@ class AlongOut(BaseModel):
     bands: list[BandOut]
 
 
-class BorderOut(BaseModel):
+class BorderOut(Copied):
     shape: str
     measure: str
     cm: float
 
 
-class DifferenceOut(BaseModel):
+class DifferenceOut(Copied):
     name: str
     cm: float
     per_cent: float
     settled: bool
 
 
-class ViewOut(BaseModel):
+class ViewOut(Copied):
     """One reading of the shape: by girths, or by the breadths that meet the eye."""
 
     shape: str
@@ -54,7 +55,7 @@ class ViewOut(BaseModel):
     runner_up: BorderOut | None
 
 
-class PartOut(BaseModel):
+class PartOut(Copied):
     name: str
     low: float
     high: float
@@ -64,7 +65,7 @@ class PartOut(BaseModel):
     settled: bool
 
 
-class PlaceOut(BaseModel):
+class PlaceOut(Copied):
     name: str
     kind: Literal["narrow", "wide"]
     height: float
@@ -97,12 +98,12 @@ class BodyReadingOut(BaseModel):
 
 def reading_of(member: Member, client_id: Any) -> BodyReadingOut:
     """What a client's measures say, in the studio's unit."""
-    client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
+    client: Client = Client.objects.of(member).not_removed().select_related("studio").get_or_404(id=client_id)
     body = Body.of(measures_from(known_of(client, open_session(client))))
     return _out(body, read_body(body), client.studio.unit, lives_seated=bool(client.brief.get("seated")))
 
 
-def _out(body: Body, reading: Reading, unit: Unit, *, lives_seated: bool) -> BodyReadingOut:
+def _out(body: Body, reading: BodyReading, unit: Unit, *, lives_seated: bool) -> BodyReadingOut:
     return BodyReadingOut(
         girths=_view(reading.girths),
         front=_view(reading.front),
@@ -115,18 +116,13 @@ def _out(body: Body, reading: Reading, unit: Unit, *, lives_seated: bool) -> Bod
             for name, bands in reading.girths.bands
         ],
         differences=[
-            DifferenceOut(name=d.name, cm=round(d.cm, 1), per_cent=round(d.per_cent, 1), settled=d.settled)
-            for d in reading.girths.differentials
+            DifferenceOut.of(d, cm=round(d.cm, 1), per_cent=round(d.per_cent, 1)) for d in reading.girths.differentials
         ],
         parts=[_part(part) for part in reading.parts],
         places=[_place(place) for place in reading.places],
         stature_word=reading.stature,
         waist_word=reading.waist.replace("_", "-"),
-        seated=SeatedOut(
-            hem_rises=round(reading.seated.hem_rises, 1),
-            back_needs=round(reading.seated.back_needs, 1),
-            above_seat=round(reading.seated.above_seat, 1),
-        ),
+        seated=SeatedOut(**{name: round(getattr(reading.seated, name), 1) for name in SeatedOut.model_fields}),
         lives_seated=lives_seated,
         sentences=[sentence.say(unit) for sentence in reading.sentences],
         advice=[advice.text for advice in reading.advice],
@@ -136,21 +132,14 @@ def _out(body: Body, reading: Reading, unit: Unit, *, lives_seated: bool) -> Bod
 
 def _view(view: ShapeReading) -> ViewOut:
     border = view.runner_up
-    return ViewOut(
-        shape=said(view.shape),
-        settled=view.settled,
-        near_border=view.near_border,
-        has_waist=view.has_waist,
-        runner_up=BorderOut(shape=said(border.shape), measure=border.measure, cm=border.cm) if border else None,
-    )
+    other = BorderOut.of(border, shape=said(border.shape)) if border else None
+    return ViewOut.of(view, shape=said(view.shape), runner_up=other)
 
 
 def _part(part: Part) -> PartOut:
-    fields = ("name", "word", "settled")
-    figures = {name: round(getattr(part, name), 3) for name in ("low", "high", "share", "over_usual")}
-    return PartOut(**{name: getattr(part, name) for name in fields}, **figures)
+    figures = ("low", "high", "share", "over_usual")
+    return PartOut.of(part, **{name: round(getattr(part, name), 3) for name in figures})
 
 
 def _place(place: Place) -> PlaceOut:
-    figures = {name: round(getattr(place, name), 1) for name in ("height", "girth", "by")}
-    return PlaceOut(name=place.name, kind=place.kind, settled=place.settled, **figures)
+    return PlaceOut.of(place, **{name: round(getattr(place, name), 1) for name in ("height", "girth", "by")})

@@ -14,39 +14,16 @@ from django.utils import timezone
 from craft.body.measures import kind_of
 from craft.brief import CONSENT
 from craft.measuring.cards import PROTOCOLS
-from craft.measuring.checks import Doubt, check
+from craft.measuring.checks import check
 from craft.units import Unit, parse_length
 from studio.bodies.known import Known, known_of, measures_from, open_session
 from studio.bodies.models import MeasuringSession, Reading, Withdrawal
+from studio.errors import Doubtful, NotAllowed, Overtaken
 from studio.people.models import Client, Member
 
 #: The protocol that is the studio's own list.
 OWN_LIST = "own"
 Source = Literal["typed", "tape"]
-
-
-class Overtaken(Exception):
-    """Somebody took this measure since the screen last saw it; holds the newest reading."""
-
-    def __init__(self, current: Reading | None) -> None:
-        self.current = current
-        super().__init__("overtaken")
-
-
-class Doubtful(Exception):
-    """The reading should be looked at again before it is kept."""
-
-    def __init__(self, doubt: Doubt, unit: Unit) -> None:
-        self.doubt, self.unit = doubt, unit
-        super().__init__(doubt.text.say(unit))
-
-
-class NotAllowed(Exception):
-    """The session may not begin or go on: no consent, no guardian, or nobody opened one."""
-
-    def __init__(self, message: str, field: str | None = None) -> None:
-        self.field = field
-        super().__init__(message)
 
 
 @dataclass(frozen=True)
@@ -73,10 +50,10 @@ def open_new_session(
     with transaction.atomic():
         client = (
             Client.objects.of(member)
-            .kept()
+            .not_removed()
             .select_related("studio")
             .select_for_update(of=("self",))
-            .found(id=client_id)
+            .get_or_404(id=client_id)
         )
         going_on = open_session(client)
         if going_on:
@@ -104,16 +81,16 @@ def end_session(
     member: Member, client_id: Any, session_id: int, how: Literal["finished", "stopped"]
 ) -> MeasuringSession:
     """End a session; ending it twice changes nothing."""
-    client = Client.objects.of(member).kept().found(id=client_id)
-    session: MeasuringSession = MeasuringSession.objects.of(member).filter(client=client).found(id=session_id)
+    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
+    session: MeasuringSession = MeasuringSession.objects.of(member).filter(client=client).get_or_404(id=session_id)
     if session.ended_at is None:
         session.ended_at, session.ended = datetime.now(UTC), how
         session.save(update_fields=["ended_at", "ended"])
     return session
 
 
-def take_reading(member: Member, client_id: Any, taking: Taking) -> Known | None:
-    """Add a reading; the measure as it is known afterwards.
+def take_reading(member: Member, client_id: Any, taking: Taking) -> None:
+    """Add a reading.
 
     Handing the same reading in twice changes nothing. Raises NotALength, UnknownMeasure, Doubtful,
     Overtaken, NotAllowed or Http404; then nothing is written.
@@ -123,22 +100,22 @@ def take_reading(member: Member, client_id: Any, taking: Taking) -> Known | None
     with transaction.atomic():
         client = (
             Client.objects.of(member)
-            .kept()
+            .not_removed()
             .select_related("studio")
             .select_for_update(of=("self",))
-            .found(id=client_id)
+            .get_or_404(id=client_id)
         )
         session = open_session(client)
         if session is None:
             raise NotAllowed("No session is open. Ask for consent and begin one.")
         known = known_of(client, session)
         if Reading.objects.of(member).filter(id=taking.id, session__client=client).exists():
-            return known.get(taking.measure)
+            return
         cm = typed_cm if taking.meant_cm is None else round(taking.meant_cm, 2)
         if not taking.set_aside:
             today = list(known[taking.measure].readings) if taking.measure in known else []
             today = [r for r in today if r.session_id == session.id]
-            _not_overtaken(today, taking.after)
+            _not_overtaken(taking.measure, today, taking.after)
             _ask(client, session, known, taking, cm, tuple(float(r.cm) for r in today if not r.said))
         Reading.objects.create(
             id=taking.id,
@@ -153,13 +130,12 @@ def take_reading(member: Member, client_id: Any, taking: Taking) -> Known | None
             checked=taking.checked or taking.meant_cm is not None,
             set_aside=taking.set_aside,
         )
-        return known_of(client, session).get(taking.measure)
 
 
-def _not_overtaken(today: list[Reading], after: UUID | None) -> None:
+def _not_overtaken(measure: str, today: list[Reading], after: UUID | None) -> None:
     newest = today[-1] if today else None
     if (newest.id if newest else None) != after:
-        raise Overtaken(newest)
+        raise Overtaken(measure, newest)
 
 
 def _ask(
@@ -179,24 +155,22 @@ def _ask(
         this_session=today,
     )
     if doubt and (doubt.refused or not (taking.checked or taking.meant_cm is not None)):
-        raise Doubtful(doubt, client.studio.unit)
+        raise Doubtful(taking.measure, doubt, client.studio.unit)
 
 
-def withdraw(member: Member, client_id: Any, reading_id: Any) -> str:
-    """Take a reading back; its measure."""
+def withdraw(member: Member, client_id: Any, reading_id: Any) -> None:
+    """Take a reading back."""
     reading = _own_reading(member, client_id, reading_id)
     Withdrawal.objects.get_or_create(reading=reading, defaults={"by": member, "at": timezone.now()})
-    return reading.measure
 
 
-def bring_back(member: Member, client_id: Any, reading_id: Any) -> str:
+def restore_reading(member: Member, client_id: Any, reading_id: Any) -> None:
     """Undo a withdrawal."""
     reading = _own_reading(member, client_id, reading_id)
     Withdrawal.objects.filter(reading=reading).delete()
-    return reading.measure
 
 
 def _own_reading(member: Member, client_id: Any, reading_id: Any) -> Reading:
-    client = Client.objects.of(member).kept().found(id=client_id)
-    found: Reading = Reading.objects.of(member).filter(session__client=client).found(id=reading_id)
+    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
+    found: Reading = Reading.objects.of(member).filter(session__client=client).get_or_404(id=reading_id)
     return found

@@ -11,13 +11,13 @@ from pydantic import BaseModel, Field, StringConstraints
 from craft.body import Body, Quantity
 from craft.draw import draw_figure
 from studio.bodies.models import MeasuringSession, Reading
-from studio.schemas import Refusal, Unit
+from studio.schemas import Copied, Refusal, Unit
 
 Origin = Literal["measured", "repeated", "carried", "aged", "said", "described", "estimated"]
 Present = Annotated[str, StringConstraints(strip_whitespace=True, max_length=120)]
 
 
-class QuantityOut(BaseModel):
+class QuantityOut(Copied):
     """A figure in cm with its spread, where four of five true values lie, and where it comes from."""
 
     cm: float
@@ -28,7 +28,7 @@ class QuantityOut(BaseModel):
     settled: bool
 
 
-class CardOut(BaseModel):
+class CardOut(Copied):
     name: str
     label: str
     kind: Literal["height", "girth", "breadth", "length"]
@@ -39,7 +39,7 @@ class CardOut(BaseModel):
     sided: bool
 
 
-class ProtocolOut(BaseModel):
+class ProtocolOut(Copied):
     key: str
     name: str
     purpose: str
@@ -98,7 +98,7 @@ class ReadingIn(BaseModel):
     meant_cm: Annotated[float, Field(gt=0, le=300)] | None = None
 
 
-class ReadingOut(BaseModel):
+class ReadingOut(Copied):
     id: UUID
     measure: str
     cm: float
@@ -137,7 +137,7 @@ class MeasureOut(BaseModel):
     tape: TapeOut
 
 
-class SessionOut(BaseModel):
+class SessionOut(Copied):
     id: int
     started_at: datetime
     ended_at: datetime | None
@@ -170,11 +170,6 @@ class DeskOut(BaseModel):
     tape: str | None
 
 
-class Kept(BaseModel):
-    id: UUID
-    measure: str
-
-
 class ReadingDoubtOut(Refusal):
     reason: str
     refused: bool
@@ -185,7 +180,7 @@ class OvertakenOut(Refusal):
     current: ReadingOut | None
 
 
-class WorthOut(BaseModel):
+class WorthOut(Copied):
     measure: str
     label: str
     text: str
@@ -194,20 +189,13 @@ class WorthOut(BaseModel):
 
 def quantity_out(figure: Quantity) -> QuantityOut:
     low, high = figure.range80
-    return QuantityOut(
-        cm=round(figure.cm, 2),
-        spread=round(figure.spread, 2),
-        low=round(low, 1),
-        high=round(high, 1),
-        origin=figure.origin,
-        settled=figure.settled,
-    )
+    cm, spread = round(figure.cm, 2), round(figure.spread, 2)
+    return QuantityOut.of(figure, cm=cm, spread=spread, low=round(low, 1), high=round(high, 1))
 
 
 def reading_out(reading: Reading) -> ReadingOut:
-    fields = ("id", "measure", "typed", "source", "said", "checked", "set_aside", "taken_at")
-    return ReadingOut(
-        **{name: getattr(reading, name) for name in fields},
+    return ReadingOut.of(
+        reading,
         cm=float(reading.cm),
         withdrawn=hasattr(reading, "withdrawal"),
         taken_by=reading.taken_by.name if reading.taken_by else "",
@@ -215,10 +203,9 @@ def reading_out(reading: Reading) -> ReadingOut:
 
 
 def session_out(session: MeasuringSession) -> SessionOut:
-    fields = ("id", "started_at", "ended_at", "ended", "protocol", "side", "twice")
     consent = session.consent
-    return SessionOut(
-        **{name: getattr(session, name) for name in fields},
+    return SessionOut.of(
+        session,
         taken_by=session.taken_by.name if session.taken_by else "",
         agreed=consent.get("agreed", []),
         present=consent.get("present", ""),

@@ -5,7 +5,6 @@ from __future__ import annotations
 from typing import Any, Literal
 from uuid import UUID
 
-from django.http import HttpRequest, HttpResponse
 from ninja import Router, Status
 from pydantic import BaseModel
 
@@ -14,7 +13,8 @@ from craft.cloth.words import said
 from craft.fit.chart import SizeChart
 from studio.charts import services
 from studio.rack.naming import title_of
-from studio.schemas import Added, Refusal, RefusedOut, Text, answer
+from studio.requests import MemberRequest
+from studio.schemas import CSV, Added, Refusal, RefusedOut, Text, answer, attached
 from studio.shopping import feed
 from studio.shopping.api import Heel, ShelfOut, on_offer_out
 from studio.shopping.services import shopper_of
@@ -67,62 +67,56 @@ def chart_out(chart: SizeChart, chart_id: UUID | None = None, *, replaces: bool 
 
 
 @router.get("/charts", response=ChartsOut)
-def charts(request: HttpRequest) -> Any:
+def charts(request: MemberRequest) -> Any:
     """The studio's size charts."""
-    return answer(
-        ChartsOut(charts=[chart_out(services.chart_of(row), row.id) for row in services.listed(request.user)])
-    )
+    held = services.listed(request.user)
+    return answer(ChartsOut(charts=[chart_out(services.chart_of(row), row.id) for row in held]))
 
 
 @router.get("/charts/table", response=str)
-def export_table(request: HttpRequest, unit: Literal["cm", "in"] = "cm") -> Any:
+def export_table(request: MemberRequest, unit: Literal["cm", "in"] = "cm") -> Any:
     """The charts as CSV."""
-    response = HttpResponse(services.table_of(request.user, unit), content_type="text/csv; charset=utf-8")
-    response["Content-Disposition"] = 'attachment; filename="size-charts.csv"'
-    return response
+    return attached(services.table_of(request.user, unit), CSV, "size-charts.csv")
 
 
 @router.post("/charts/table/preview", response={200: ChartTableOut, 422: Refusal})
-def preview_table(request: HttpRequest, given: Text) -> Any:
+def preview_table(request: MemberRequest, given: Text) -> Any:
     """Chart by chart what a table would keep, and which rows are refused and why; nothing is written."""
     table, held = services.preview(request.user, given.text)
     return ChartTableOut(
         rows=[chart_out(chart, replaces=(chart.maker, chart.product) in held) for chart in table.charts],
-        refused=[RefusedOut(line=bad.line, text=bad.text, reason=bad.reason) for bad in table.refused],
+        refused=[RefusedOut.of(bad) for bad in table.refused],
     )
 
 
 @router.post("/charts/table", response={200: Added, 422: Refusal})
-def keep_table(request: HttpRequest, given: Text) -> Any:
+def keep_table(request: MemberRequest, given: Text) -> Any:
     """Keep a table's charts."""
     return Added(added=services.keep(request.user, given.text))
 
 
 @router.get("/charts/shop", response={200: Text, 503: Refusal})
-def of_the_shops(request: HttpRequest) -> Any:
+def of_the_shops(request: MemberRequest) -> Any:
     """The size charts that the shops publish, as a table to be looked at and kept."""
-    try:
-        return Text(text=feed.charts_table())
-    except feed.NoShop as why:
-        return Status(503, Refusal(message=str(why)))
+    return Text(text=feed.charts_table())
 
 
 @router.delete("/charts/{uuid:chart_id}", response={204: None})
-def remove(request: HttpRequest, chart_id: UUID) -> Any:
+def remove(request: MemberRequest, chart_id: UUID) -> Any:
     """Take a chart away; can be undone."""
     services.remove(request.user, chart_id)
     return Status(204, None)
 
 
 @router.post("/charts/{uuid:chart_id}/restore", response={200: ChartOut})
-def restore(request: HttpRequest, chart_id: UUID) -> Any:
+def restore(request: MemberRequest, chart_id: UUID) -> Any:
     """Undo a removal."""
     row = services.restore(request.user, chart_id)
     return chart_out(services.chart_of(row), row.id)
 
 
 @router.get("/clients/{uuid:client_id}/charts", response=ShelfOut)
-def for_client(request: HttpRequest, client_id: UUID, heel_cm: Heel = 2.0) -> Any:
+def for_client(request: MemberRequest, client_id: UUID, heel_cm: Heel = 2.0) -> Any:
     """The size of each chart that fits this client, the best first."""
     shopper = shopper_of(request.user, client_id)
     rows, choices = services.ranked(request.user, shopper, heel_cm)

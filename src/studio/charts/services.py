@@ -13,17 +13,12 @@ from craft.formats.charts_csv import ChartTable, read_charts, write_charts
 from craft.units import Unit
 from craft.wear.shoes import barefoot_on
 from studio.charts.models import Chart
+from studio.errors import TooMany
 from studio.people.models import Member
 from studio.shopping.services import Shopper
 
 #: So many charts a studio keeps at most.
 MOST_CHARTS = 2000
-
-
-class TooMany(ValueError):
-    """More charts than a studio keeps."""
-
-    field = "text"
 
 
 def chart_of(row: Chart) -> SizeChart:
@@ -34,7 +29,7 @@ def chart_of(row: Chart) -> SizeChart:
 
 def listed(member: Member) -> list[Chart]:
     """The studio's charts, by maker and product."""
-    return list(Chart.objects.of(member).kept())
+    return list(Chart.objects.of(member).not_removed())
 
 
 def table_of(member: Member, unit: Unit) -> str:
@@ -44,7 +39,7 @@ def table_of(member: Member, unit: Unit) -> str:
 
 def preview(member: Member, text: str) -> tuple[ChartTable, frozenset[tuple[str, str]]]:
     """What a table would keep, and which charts of it stand here already. Raises NotATable."""
-    held = Chart.objects.of(member).kept().values_list("maker", "product")
+    held = Chart.objects.of(member).not_removed().values_list("maker", "product")
     return read_charts(text), frozenset(held)
 
 
@@ -53,7 +48,8 @@ def keep(member: Member, text: str) -> int:
     charts = read_charts(text).charts
     with transaction.atomic():
         held = {
-            (row.maker, row.product): row for row in Chart.objects.of(member).kept().select_for_update(of=("self",))
+            (row.maker, row.product): row
+            for row in Chart.objects.of(member).not_removed().select_for_update(of=("self",))
         }
         new = [chart for chart in charts if (chart.maker, chart.product) not in held]
         if len(held) + len(new) > MOST_CHARTS:
@@ -71,16 +67,16 @@ def keep(member: Member, text: str) -> int:
 
 def remove(member: Member, chart_id: Any) -> None:
     """Take a chart away; it can be brought back."""
-    Chart.objects.take_away(member, id=chart_id)
+    Chart.objects.soft_delete(member, id=chart_id)
 
 
 def restore(member: Member, chart_id: Any) -> Chart:
     """Undo a removal; where the same product was kept anew meanwhile, that one stays. Raises Http404."""
-    row: Chart = Chart.objects.of(member).found(id=chart_id)
-    newer: Chart | None = Chart.objects.of(member).kept().filter(maker=row.maker, product=row.product).first()
+    row: Chart = Chart.objects.of(member).get_or_404(id=chart_id)
+    newer: Chart | None = Chart.objects.of(member).not_removed().filter(maker=row.maker, product=row.product).first()
     if newer is not None:
         return newer
-    restored: Chart = Chart.objects.bring_back(member, id=chart_id)
+    restored: Chart = Chart.objects.restore(member, id=chart_id)
     return restored
 
 
@@ -100,7 +96,7 @@ def label_says(member: Member, piece: Piece, maker: str, label_size: str) -> tup
     """Where a piece is not what its maker's chart says of its label: figure, what the chart says, what it is, cm."""
     if not maker or not label_size:
         return ()
-    rows = Chart.objects.of(member).kept().filter(maker=maker, of="garment", piece__contains={"is": piece.kind})
+    rows = Chart.objects.of(member).not_removed().filter(maker=maker, of="garment", piece__contains={"is": piece.kind})
     found: dict[str, tuple[float, float]] = {}
     for row in rows:
         figures = dict(row.sizes).get(label_size, {})

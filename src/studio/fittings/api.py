@@ -6,7 +6,6 @@ from datetime import date, datetime
 from typing import Annotated, Any, Literal
 from uuid import UUID
 
-from django.http import HttpRequest
 from ninja import Router, Status
 from pydantic import BaseModel, Field, StringConstraints
 
@@ -23,7 +22,8 @@ from studio.fittings.models import Errand, Fitting, Trial
 from studio.fittings.shapes import ErrandOut, errand_out
 from studio.rack import services as rack
 from studio.rack.naming import title_of
-from studio.schemas import MaybeName, Note, Refusal, answer
+from studio.requests import MemberRequest
+from studio.schemas import Copied, MaybeName, Note, Refusal, answer
 from studio.shopping.api import Heel, PlacedOut, placed_out
 from studio.shopping.services import Shopper, land_on, shopper_of
 
@@ -74,7 +74,7 @@ class TrialChange(BaseModel):
     why: Note = ""
 
 
-class Taking(BaseModel):
+class TakeOver(BaseModel):
     whose: Literal["piece", "body"]
     key: ShortWord
 
@@ -84,7 +84,7 @@ class SaidPiece(BaseModel):
     heel_cm: Heel = 0.0
 
 
-class CorrectionOut(BaseModel):
+class CorrectionOut(Copied):
     """What would explain what was seen: whose figure, what it was and would be, cm, how likely, and in words."""
 
     whose: Literal["piece", "body"]
@@ -105,7 +105,7 @@ class TakenOver(BaseModel):
     becomes: float
 
 
-class TrialOut(BaseModel):
+class TrialOut(Copied):
     """One piece of the log."""
 
     id: UUID
@@ -127,7 +127,7 @@ class TrialOut(BaseModel):
     errands: list[ErrandOut]
 
 
-class FittingOut(BaseModel):
+class FittingOut(Copied):
     """One fitting and its pieces, in the order they were tried."""
 
     id: UUID
@@ -139,7 +139,7 @@ class FittingOut(BaseModel):
     trials: list[TrialOut]
 
 
-class LearnedOut(BaseModel):
+class LearnedOut(Copied):
     key: str
     pieces: int
     by: float
@@ -147,7 +147,7 @@ class LearnedOut(BaseModel):
     text: str
 
 
-class MadeOut(BaseModel):
+class MadeOut(Copied):
     """What fittings say of a maker."""
 
     maker: str
@@ -190,7 +190,7 @@ class RackExpected(BaseModel):
 
 
 @router.get("/clients/{uuid:client_id}/fittings", response=FittingsOut)
-def fittings(request: HttpRequest, client_id: UUID) -> Any:
+def fittings(request: MemberRequest, client_id: UUID) -> Any:
     """The client's fittings, newest first, and what the studio's fittings say of each maker."""
     held = services.fittings_of(request.user, client_id)
     shopper = shopper_of(request.user, client_id)
@@ -204,15 +204,13 @@ def fittings(request: HttpRequest, client_id: UUID) -> Any:
 
 
 @router.get("/clients/{uuid:client_id}/expected", response=RackExpected)
-def expected(request: HttpRequest, client_id: UUID, heel_cm: Heel = 2.0) -> Any:
+def expected(request: MemberRequest, client_id: UUID, heel_cm: Heel = 2.0) -> Any:
     """What is computed of every piece of the rack: fetched whole, so that a fitting can go on without a connection."""
     shopper, rows = rack.landed_rack(request.user, client_id, heel_cm)
     return answer(
         RackExpected(
             pieces=[
-                _expected(
-                    landed, shopper, row.id, row.name, row.facts.get("maker", ""), row.facts.get("label_size", "")
-                )
+                _expected(landed, shopper, row.id, row.name, **{key: row.facts.get(key, "") for key in LABEL})
                 for row, landed in rows
             ],
             heels=shopper.heels,
@@ -221,12 +219,16 @@ def expected(request: HttpRequest, client_id: UUID, heel_cm: Heel = 2.0) -> Any:
 
 
 @router.post("/clients/{uuid:client_id}/expect", response={200: ExpectedOut, 422: Refusal})
-def expect(request: HttpRequest, client_id: UUID, given: SaidPiece) -> Any:
+def expect(request: MemberRequest, client_id: UUID, given: SaidPiece) -> Any:
     """What is computed of a piece said in a line, before it is put on."""
     shopper = shopper_of(request.user, client_id)
     piece = read_line(given.line, shopper.unit)
     landed = land_on(shopper, piece, given.heel_cm)
     return answer(_expected(landed, shopper))
+
+
+#: What is known of a piece by its label.
+LABEL = ("maker", "label_size")
 
 
 def _expected(
@@ -253,43 +255,32 @@ def _to_see(landed: Landed, shopper: Shopper, expected: dict[str, Any], seen: Se
     found = []
     for edge in landed.edges:
         frame = frame_of(shopper.body, edge.key, landed.shoes.lift)
-        was, is_seen = expected["edges"].get(edge.key, edge.height), seen.edges.get(edge.key)
-        told = None if is_seen is None else round(frame.told(is_seen), 1)
-        found.append(
-            ToSee(
-                key=edge.key,
-                kind="edge",
-                label=edge.name,
-                expected=round(frame.told(was), 1),
-                seen=told,
-                frame=frame.text,
-            )
-        )
+        was = round(frame.told(expected["edges"].get(edge.key, edge.height)), 1)
+        at = None if edge.key not in seen.edges else round(frame.told(seen.edges[edge.key]), 1)
+        found.append(ToSee(key=edge.key, kind="edge", label=edge.name, expected=was, seen=at, frame=frame.text))
     for ease in landed.eases:
-        was = expected["eases"].get(ease.zone, ease.cm)
-        found.append(
-            ToSee(key=ease.zone, kind="ease", label=f"ease, {ease.zone}", expected=round(was, 1),
-                  seen=seen.eases.get(ease.zone), frame="to spare")
-        )  # fmt: skip
+        was, at = round(expected["eases"].get(ease.zone, ease.cm), 1), seen.eases.get(ease.zone)
+        zone = f"ease, {ease.zone}"
+        found.append(ToSee(key=ease.zone, kind="ease", label=zone, expected=was, seen=at, frame="to spare"))
     return found
 
 
 @router.put("/clients/{uuid:client_id}/fittings/{uuid:fitting_id}", response={200: FittingOut})
-def begin(request: HttpRequest, client_id: UUID, fitting_id: UUID, given: FittingIn) -> Any:
+def begin(request: MemberRequest, client_id: UUID, fitting_id: UUID, given: FittingIn) -> Any:
     """Begin a fitting; handing the same in again changes nothing."""
     made = services.begin(request.user, client_id, fitting_id, given.place, given.where, given.started_at)
     return _fitting(made, shopper_of(request.user, client_id))
 
 
 @router.post("/fittings/{uuid:fitting_id}/end", response={200: FittingOut})
-def end(request: HttpRequest, fitting_id: UUID) -> Any:
+def end(request: MemberRequest, fitting_id: UUID) -> Any:
     """End a fitting."""
     ended = services.end(request.user, fitting_id)
     return _fitting(ended, shopper_of(request.user, ended.client_id))
 
 
 @router.put("/fittings/{uuid:fitting_id}/trials/{uuid:trial_id}", response={200: TrialOut, 422: Refusal})
-def log(request: HttpRequest, fitting_id: UUID, trial_id: UUID, given: TrialIn) -> Any:
+def log(request: MemberRequest, fitting_id: UUID, trial_id: UUID, given: TrialIn) -> Any:
     """Log a piece; handing the same in again changes nothing."""
     errands = tuple(services.Due(**due.model_dump()) for due in given.errands)
     told = given.model_dump(exclude={"seen", "typed", "unit", "errands"})
@@ -299,7 +290,7 @@ def log(request: HttpRequest, fitting_id: UUID, trial_id: UUID, given: TrialIn) 
 
 
 @router.patch("/trials/{uuid:trial_id}", response={200: TrialOut, 422: Refusal})
-def change(request: HttpRequest, trial_id: UUID, given: TrialChange) -> Any:
+def change(request: MemberRequest, trial_id: UUID, given: TrialChange) -> Any:
     """Change what was seen and decided."""
     typed = services.Typed(given.typed, given.unit)
     services.change(request.user, trial_id, given.version, given.seen, typed, given.decision, given.why)
@@ -307,31 +298,31 @@ def change(request: HttpRequest, trial_id: UUID, given: TrialChange) -> Any:
 
 
 @router.delete("/trials/{uuid:trial_id}", response={204: None})
-def remove(request: HttpRequest, trial_id: UUID) -> Any:
+def remove(request: MemberRequest, trial_id: UUID) -> Any:
     """Take a piece out of the log; can be undone."""
     services.remove(request.user, trial_id)
     return Status(204, None)
 
 
 @router.post("/trials/{uuid:trial_id}/restore", response={200: TrialOut})
-def restore(request: HttpRequest, trial_id: UUID) -> Any:
+def restore(request: MemberRequest, trial_id: UUID) -> Any:
     """Undo a removal."""
     return trial_out_of(request, services.restore(request.user, trial_id))
 
 
 @router.post("/trials/{uuid:trial_id}/correct", response={200: TrialOut, 422: Refusal})
-def correct(request: HttpRequest, trial_id: UUID, given: Taking) -> Any:
+def correct(request: MemberRequest, trial_id: UUID, given: TakeOver) -> Any:
     """Correct the piece or the body by what was seen."""
     return trial_out_of(request, services.take_over(request.user, trial_id, given.whose, given.key))
 
 
 @router.post("/trials/{uuid:trial_id}/uncorrect", response={200: TrialOut, 422: Refusal})
-def uncorrect(request: HttpRequest, trial_id: UUID, given: Taking) -> Any:
+def uncorrect(request: MemberRequest, trial_id: UUID, given: TakeOver) -> Any:
     """Undo a correction."""
     return trial_out_of(request, services.take_back(request.user, trial_id, given.whose, given.key))
 
 
-def trial_out_of(request: HttpRequest, trial: Trial) -> TrialOut:
+def trial_out_of(request: MemberRequest, trial: Trial) -> TrialOut:
     """A trial as it is told, with what would explain it."""
     return trial_out(trial, shopper_of(request.user, trial.fitting.client_id))
 
@@ -343,28 +334,13 @@ def trial_out(trial: Trial, shopper: Shopper, *, explained: bool = True) -> Tria
     corrections = services.corrections_of(shopper, trial) if explained else ()
     held: list[Errand] = [errand for errand in trial.errands.all() if errand.removed_at is None]
     hangs = trial.rack_piece_id is not None
-    return TrialOut(
-        id=trial.id,
-        version=trial.version,
+    return TrialOut.of(
+        trial,
         piece_id=trial.rack_piece_id,
-        title=trial.title,
-        piece=trial.piece,
-        maker=trial.maker,
-        label_size=trial.label_size,
-        heel_cm=trial.heel_cm,
-        expected=trial.expected,
         seen=seen,
-        decision=trial.decision,
-        why=trial.why,
-        tried_at=trial.tried_at,
         to_see=_to_see(landed, shopper, {"edges": {}, "eases": {}} | trial.expected, seen),
         corrections=[_correction(one, shopper.unit, hangs) for one in corrections],
-        corrected=[
-            TakenOver(
-                **{key: one[key] for key in ("whose", "key", "was", "becomes")}, label=_label(one["whose"], one["key"])
-            )
-            for one in trial.corrected
-        ],
+        corrected=[TakenOver(**{**one, "label": _label(one["whose"], one["key"])}) for one in trial.corrected],
         errands=[errand_out(errand, shopper.name) for errand in held],
     )
 
@@ -374,39 +350,20 @@ def _label(whose: str, key: str) -> str:
 
 
 def _correction(one: Correction, unit: Unit, hangs: bool) -> CorrectionOut:
-    return CorrectionOut(
-        whose=one.whose,
-        key=one.key,
-        label=_label(one.whose, one.key),
-        was=one.was,
-        becomes=one.becomes,
-        share=round(one.share, 2),
-        text=one.text.say(unit),
-        possible=one.whose == "body" or hangs,
-    )
+    possible = one.whose == "body" or hangs
+    share = round(one.share, 2)
+    return CorrectionOut.of(one, unit, label=_label(one.whose, one.key), share=share, possible=possible)
 
 
 def _fitting(fitting: Fitting, shopper: Shopper, *, explained: bool = True) -> FittingOut:
     recent = (datetime.now(fitting.started_at.tzinfo) - fitting.started_at) < services.OPEN_FOR
     kept = [trial for trial in fitting.trials.all() if trial.removed_at is None]
-    return FittingOut(
-        id=fitting.id,
-        place=fitting.place,
-        where=fitting.where,
-        started_at=fitting.started_at,
-        ended_at=fitting.ended_at,
+    return FittingOut.of(
+        fitting,
         open=fitting.ended_at is None and recent,
         trials=[trial_out(trial, shopper, explained=explained) for trial in kept],
     )
 
 
 def _made(made: services.Made, unit: Unit) -> MadeOut:
-    return MadeOut(
-        maker=made.maker,
-        confirmed=made.confirmed,
-        checked=made.checked,
-        learned=[
-            LearnedOut(key=one.key, pieces=one.pieces, by=round(one.by, 1), sure=one.sure, text=one.text.say(unit))
-            for one in made.learned
-        ],
-    )
+    return MadeOut.of(made, learned=[LearnedOut.of(one, unit, by=round(one.by, 1)) for one in made.learned])

@@ -11,7 +11,7 @@ from django.db import transaction
 from craft.cloth import Piece
 from craft.tryon.alter import altered
 from studio.concurrency import write
-from studio.fittings.models import Errand
+from studio.fittings.models import Errand, ErrandKind
 from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
 from studio.rack.naming import title_of
@@ -19,16 +19,16 @@ from studio.rack.naming import title_of
 
 def listed(member: Member, client_id: Any = None) -> list[Errand]:
     """What is due, the soonest first, then what was done last; of one client or of the studio."""
-    rows = Errand.objects.of(member).kept().filter(client__removed_at=None).select_related("client")
+    rows = Errand.objects.of(member).not_removed().filter(client__removed_at=None).select_related("client")
     if client_id is not None:
-        rows = rows.filter(client=Client.objects.of(member).kept().found(id=client_id))
+        rows = rows.filter(client=Client.objects.of(member).not_removed().get_or_404(id=client_id))
     done = rows.filter(done_at__isnull=False).order_by("-done_at")[:50]
     return [*rows.filter(done_at__isnull=True), *done]
 
 
-def owe(member: Member, piece_id: Any, errand_id: UUID, kind: str, text: str, **more: Any) -> Errand:
+def owe(member: Member, piece_id: Any, errand_id: UUID, kind: ErrandKind, text: str, **more: Any) -> Errand:
     """Put something about a piece of the rack on the list; the same one handed in twice stands there once."""
-    row: RackPiece = RackPiece.objects.of(member).kept().found(id=piece_id, client__removed_at=None)
+    row: RackPiece = RackPiece.objects.of(member).not_removed().get_or_404(id=piece_id, client__removed_at=None)
     errand, _ = Errand.objects.get_or_create(
         id=errand_id,
         studio_id=member.studio_id,
@@ -78,22 +78,22 @@ def undo(member: Member, errand_id: Any) -> Errand:
 
 def remove(member: Member, errand_id: Any) -> None:
     """Take it off the list; it can be brought back."""
-    Errand.objects.take_away(member, id=errand_id)
+    Errand.objects.soft_delete(member, id=errand_id)
 
 
 def restore(member: Member, errand_id: Any) -> Errand:
     """Undo a removal."""
-    errand: Errand = Errand.objects.bring_back(member, id=errand_id, client__removed_at=None)
+    errand: Errand = Errand.objects.restore(member, id=errand_id, client__removed_at=None)
     return errand
 
 
 def _locked(member: Member, errand_id: Any) -> Errand:
     found: Errand = (
         Errand.objects.of(member)
-        .kept()
+        .not_removed()
         .select_for_update(of=("self",))
         .select_related("rack_piece", "client")
-        .found(id=errand_id, client__removed_at=None)
+        .get_or_404(id=errand_id, client__removed_at=None)
     )
     return found
 

@@ -16,7 +16,7 @@ _ERRAND = ("kind", "title", "text", "figure", "by_cm", "due_on", "done_at", "app
 
 def filed_of(member: Member, client: Client, rack: Sequence[Any]) -> list[FiledFitting]:
     """A client's fittings; `rack` are the identities of the pieces filed beside them, in their order."""
-    rows = Fitting.objects.of(member).kept().filter(client=client).order_by("started_at", "id")
+    rows = Fitting.objects.of(member).not_removed().filter(client=client).order_by("started_at", "id")
     return [
         FiledFitting(
             place=fitting.place,
@@ -51,7 +51,7 @@ def _place(row: Trial | Errand, rack: Sequence[Any]) -> int | None:
 
 def errands_of(member: Member, client: Client, rack: Sequence[Any]) -> list[FiledErrand]:
     """What is due of pieces that were not tried on."""
-    return [_errand(one, rack) for one in Errand.objects.of(member).kept().filter(client=client, trial=None)]
+    return [_errand(one, rack) for one in Errand.objects.of(member).not_removed().filter(client=client, trial=None)]
 
 
 def restore(member: Member, client: Client, fittings: Iterable[FiledFitting], rack: Sequence[RackPiece]) -> None:

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import uuid
-from typing import Any, ClassVar
+from typing import Any, ClassVar, Literal, get_args
 
 from django.db import models
 from django.utils import timezone
@@ -12,6 +12,10 @@ from studio.people.models import NAME_LENGTH, Client
 from studio.rack.models import RackPiece
 from studio.scoping import StudioRow
 
+Place = Literal["wardrobe", "shop"]
+Decision = Literal["", "keep", "alter", "size", "return", "let_go"]
+ErrandKind = Literal["alter", "return", "size"]
+
 
 class Fitting(StudioRow):
     """One occasion: at the client's wardrobe or in a shop. Its identity is made where it was begun, which may be
@@ -19,7 +23,9 @@ class Fitting(StudioRow):
 
     id: Any = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
     client = models.ForeignKey(Client, on_delete=models.CASCADE, related_name="fittings")
-    place = models.CharField(max_length=8, choices=[(place, place) for place in ("wardrobe", "shop")])
+    place: models.CharField[Place, Place] = models.CharField(
+        max_length=8, choices=[(place, place) for place in get_args(Place)]
+    )
     where = models.CharField(max_length=NAME_LENGTH, blank=True, default="")
     started_at = models.DateTimeField(default=timezone.now)
     ended_at = models.DateTimeField(null=True, blank=True)
@@ -46,7 +52,7 @@ class Trial(StudioRow):
     heel_cm = models.FloatField(default=0.0)
     expected = models.JSONField(default=dict)
     seen = models.JSONField(default=dict)
-    decision = models.CharField(max_length=8, blank=True, default="")
+    decision: models.CharField[Decision, Decision] = models.CharField(max_length=8, blank=True, default="")
     why = models.CharField(max_length=400, blank=True, default="")
     #: Corrections that were taken over, as they were shown: whose figure, what it was, what it became.
     corrected = models.JSONField(default=list)
@@ -67,7 +73,9 @@ class Errand(StudioRow):
     client = models.ForeignKey(Client, on_delete=models.CASCADE, related_name="errands")
     trial = models.ForeignKey(Trial, null=True, on_delete=models.SET_NULL, related_name="errands")
     rack_piece = models.ForeignKey(RackPiece, null=True, on_delete=models.SET_NULL, related_name="errands")
-    kind = models.CharField(max_length=8, choices=[(kind, kind) for kind in ("alter", "return", "size")])
+    kind: models.CharField[ErrandKind, ErrandKind] = models.CharField(
+        max_length=8, choices=[(kind, kind) for kind in get_args(ErrandKind)]
+    )
     title = models.CharField(max_length=NAME_LENGTH)
     text = models.CharField(max_length=400)
     #: The figure of the piece that an alteration changes, and by how many cm.

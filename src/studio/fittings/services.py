@@ -26,7 +26,8 @@ from craft.tryon import Correction, Learned, Sample, explain, frame_of, learned
 from craft.units import Unit, parse_signed
 from studio.bodies.models import MeasuringSession, Reading, Withdrawal
 from studio.concurrency import write
-from studio.fittings.models import Errand, Fitting, Trial
+from studio.errors import NotTried
+from studio.fittings.models import Errand, Fitting, Place, Trial
 from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
 from studio.rack.naming import title_of
@@ -36,12 +37,6 @@ from studio.shopping.services import Shopper, land_on, shopper_of
 OPEN_FOR = timedelta(hours=12)
 #: A desk's clock may be ahead of ours by so much.
 CLOCKS_DIFFER = timedelta(minutes=10)
-
-
-class NotTried(ValueError):
-    """A trial that cannot be logged as it is; the message says why."""
-
-    field = "piece"
 
 
 @dataclass(frozen=True)
@@ -82,9 +77,9 @@ class Tried:
     errands: tuple[Due, ...] = field(default=())
 
 
-def begin(member: Member, client_id: Any, fitting_id: UUID, place: str, where: str, started_at: datetime) -> Fitting:
+def begin(member: Member, client_id: Any, fitting_id: UUID, place: Place, where: str, started_at: datetime) -> Fitting:
     """Begin a fitting; the same one handed in again is answered, not begun twice."""
-    client = Client.objects.of(member).kept().found(id=client_id)
+    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
     fitting, _ = Fitting.objects.get_or_create(
         id=fitting_id,
         studio_id=member.studio_id,
@@ -96,7 +91,7 @@ def begin(member: Member, client_id: Any, fitting_id: UUID, place: str, where: s
 
 def end(member: Member, fitting_id: Any) -> Fitting:
     """End a fitting; ending it twice changes nothing."""
-    fitting: Fitting = Fitting.objects.of(member).kept().found(id=fitting_id, client__removed_at=None)
+    fitting: Fitting = Fitting.objects.of(member).not_removed().get_or_404(id=fitting_id, client__removed_at=None)
     if fitting.ended_at is None:
         fitting.ended_at = datetime.now(UTC)
         fitting.save(update_fields=["ended_at"])
@@ -118,10 +113,10 @@ def log(member: Member, fitting_id: Any, tried: Tried) -> Trial:
     with transaction.atomic():
         fitting: Fitting = (
             Fitting.objects.of(member)
-            .kept()
+            .not_removed()
             .select_for_update(of=("self",))
             .select_related("client__studio")
-            .found(id=fitting_id, client__removed_at=None)
+            .get_or_404(id=fitting_id, client__removed_at=None)
         )
         held: Trial | None = Trial.objects.of(member).filter(id=tried.id, fitting=fitting).first()
         if held is not None:
@@ -172,7 +167,7 @@ def _read(seen: Seen, typed: Typed, landed: Landed, shopper: Shopper) -> Seen:
 
 def _piece(member: Member, fitting: Fitting, tried: Tried, shopper: Shopper) -> tuple[Piece, RackPiece | None]:
     if tried.piece_id is not None:
-        row: RackPiece = RackPiece.objects.of(member).found(id=tried.piece_id, client_id=fitting.client_id)
+        row: RackPiece = RackPiece.objects.of(member).get_or_404(id=tried.piece_id, client_id=fitting.client_id)
         return Piece.of(row.piece), row
     if not tried.line.strip():
         raise NotTried("Say which piece: one of the rack, or in one line.")
@@ -252,10 +247,10 @@ def remove(member: Member, trial_id: Any) -> None:
 
 def restore(member: Member, trial_id: Any) -> Trial:
     """Undo a removal, and bring back what was due from the trial with it."""
-    trial: Trial = Trial.objects.of(member).found(id=trial_id, fitting__client__removed_at=None)
+    trial: Trial = Trial.objects.of(member).get_or_404(id=trial_id, fitting__client__removed_at=None)
     with transaction.atomic():
         Errand.objects.of(member).filter(trial=trial, removed_at=trial.removed_at).update(removed_at=None)
-        restored: Trial = Trial.objects.bring_back(member, id=trial.id)
+        restored: Trial = Trial.objects.restore(member, id=trial.id)
     return restored
 
 
@@ -263,9 +258,9 @@ def own_trial(member: Member, trial_id: Any) -> Trial:
     """A trial of the member's studio. Raises Http404."""
     trial: Trial = (
         Trial.objects.of(member)
-        .kept()
+        .not_removed()
         .select_related("fitting", "rack_piece")
-        .found(id=trial_id, fitting__client__removed_at=None)
+        .get_or_404(id=trial_id, fitting__client__removed_at=None)
     )
     return trial
 
@@ -289,8 +284,10 @@ def corrections_of(shopper: Shopper, trial: Trial) -> tuple[Correction, ...]:
 def take_over(member: Member, trial_id: Any, whose: Literal["piece", "body"], key: str) -> Trial:
     """Correct the piece or the body by what was seen; undone by `take_back`. Raises NotTried."""
     with transaction.atomic():
-        trial = own_trial(member, trial_id)
-        trial = Trial.objects.select_for_update(of=("self",)).select_related("fitting", "rack_piece").get(id=trial.id)
+        own = own_trial(member, trial_id)
+        trial: Trial = (
+            Trial.objects.select_for_update(of=("self",)).select_related("fitting", "rack_piece").get(id=own.id)
+        )
         shopper = shopper_of(member, trial.fitting.client_id)
         wanted = next((c for c in corrections_of(shopper, trial) if (c.whose, c.key) == (whose, key)), None)
         if wanted is None:
@@ -316,7 +313,7 @@ def take_back(member: Member, trial_id: Any, whose: str, key: str) -> Trial:
         if whose == "piece":
             _correct_piece(member, trial, key, entry["was"])
         elif "reading" in entry:
-            reading = Reading.objects.of(member).found(id=entry["reading"])
+            reading = Reading.objects.of(member).get_or_404(id=entry["reading"])
             Withdrawal.objects.get_or_create(reading=reading, defaults={"by": member})
         trial.corrected = [one for one in trial.corrected if one is not entry]
         trial.version += 1
@@ -373,7 +370,7 @@ class Made:
 
 def makers_of(member: Member) -> tuple[Made, ...]:
     """What the studio's fittings say of each maker, by name."""
-    rows = Trial.objects.of(member).kept().filter(fitting__client__removed_at=None).exclude(maker="")
+    rows = Trial.objects.of(member).not_removed().filter(fitting__client__removed_at=None).exclude(maker="")
     samples: list[Sample] = []
     told: dict[str, list[bool]] = {}
     for maker, expected, raw in rows.values_list("maker", "expected", "seen"):
@@ -391,7 +388,7 @@ def makers_of(member: Member) -> tuple[Made, ...]:
 
 def fittings_of(member: Member, client_id: Any) -> list[Fitting]:
     """A client's fittings, newest first, with their trials."""
-    if not Client.objects.of(member).kept().filter(id=client_id).exists():
+    if not Client.objects.of(member).not_removed().filter(id=client_id).exists():
         raise Http404
-    rows = Fitting.objects.of(member).kept().filter(client_id=client_id)
+    rows = Fitting.objects.of(member).not_removed().filter(client_id=client_id)
     return list(rows.prefetch_related("trials__errands"))

@@ -5,13 +5,12 @@ from __future__ import annotations
 from datetime import date, datetime
 from uuid import UUID
 
-from pydantic import BaseModel
-
 from craft.formats.fitting_form import ErrandKind
 from studio.fittings.models import Errand
+from studio.schemas import Copied
 
 
-class ErrandOut(BaseModel):
+class ErrandOut(Copied):
     """An alteration, another size or a return: for whom, of what, by when."""
 
     id: UUID
@@ -30,18 +29,4 @@ class ErrandOut(BaseModel):
 
 
 def errand_out(errand: Errand, client: str) -> ErrandOut:
-    return ErrandOut(
-        id=errand.id,
-        version=errand.version,
-        client_id=errand.client_id,
-        client=client,
-        piece_id=errand.rack_piece_id,
-        kind=errand.kind,
-        title=errand.title,
-        text=errand.text,
-        figure=errand.figure,
-        by_cm=errand.by_cm,
-        due_on=errand.due_on,
-        done_at=errand.done_at,
-        applied=errand.applied,
-    )
+    return ErrandOut.of(errand, client=client, piece_id=errand.rack_piece_id)

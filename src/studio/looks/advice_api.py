@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Any
 from uuid import UUID
 
-from django.http import HttpRequest, HttpResponse
+from django.http import HttpResponse
 from ninja import Router
 
 from craft.advise.switch import Switched
@@ -17,8 +17,6 @@ from studio.looks import services
 from studio.looks.assessment import AssessmentOut, assessment_out, drawn
 from studio.looks.shapes import (
     ComparedOut,
-    DoubtOut,
-    DoubtsOut,
     GoesOut,
     HeldUp,
     HowTo,
@@ -32,38 +30,36 @@ from studio.looks.shapes import (
     Several,
     StepOut,
     TuckStepOut,
+    UnsettledMeasure,
+    UnsettledOut,
 )
-from studio.schemas import answer, said
+from studio.requests import MemberRequest
+from studio.schemas import answer, words_of
 
 router = Router()
 
 
 def _asked(given: Pieces) -> services.Question:
-    pieces = [said(piece) for piece in given.pieces]
+    pieces = [words_of(piece) for piece in given.pieces]
     return services.Question(pieces, given.setting.read(), frozenset(given.liked), given.moving)
 
 
 @router.post("/clients/{uuid:client_id}/assess", response=AssessmentOut)
-def assess(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
+def assess(request: MemberRequest, client_id: UUID, given: Pieces) -> Any:
     """Land, judge, mend and draw pieces on a client's body; none gives the body alone."""
     told = assessment_out(*services.assess_for(request.user, client_id, _asked(given)))
     return HttpResponse(told.model_dump_json(exclude_none=True), content_type="application/json")
 
 
-@router.post("/clients/{uuid:client_id}/doubts", response=DoubtsOut)
-def doubts(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
+@router.post("/clients/{uuid:client_id}/unsettled", response=UnsettledOut)
+def unsettled(request: MemberRequest, client_id: UUID, given: Pieces) -> Any:
     """The measures that could still turn the verdict of these pieces; asked when the hand rests."""
-    found, unit = services.doubts_for(request.user, client_id, _asked(given))
-    return DoubtsOut(
-        doubts=[
-            DoubtOut(measure=one.measure, label=label(one.measure), low=one.low, high=one.high, text=one.text.say(unit))
-            for one in found
-        ]
-    )
+    found, unit = services.unsettled_for(request.user, client_id, _asked(given))
+    return UnsettledOut(unsettled=[UnsettledMeasure.of(one, unit, label=label(one.measure)) for one in found])
 
 
 @router.post("/clients/{uuid:client_id}/rail", response=RailOut)
-def rail(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
+def rail(request: MemberRequest, client_id: UUID, given: Pieces) -> Any:
     """Every piece of the client's rack put on with these in its place, judged and ranked."""
     return answer(
         RailOut(
@@ -82,7 +78,7 @@ def rail(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
 
 
 @router.post("/clients/{uuid:client_id}/remedies", response=RemediesOut)
-def remedies(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
+def remedies(request: MemberRequest, client_id: UUID, given: Pieces) -> Any:
     """Ways to mend what is on: free, from the rack, by the tailor, to buy; two changes where one does not do."""
     found, unit = services.remedies_for(request.user, client_id, _asked(given))
     return answer(
@@ -91,13 +87,7 @@ def remedies(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
                 RemedyOut(
                     means=remedy.means,
                     steps=[
-                        StepOut(
-                            means=step.means,
-                            text=step.text.say(unit),
-                            slot=step.slot,
-                            change=dict(step.change),
-                            piece_id=UUID(step.key) if step.key else None,
-                        )
+                        StepOut.of(step, unit, change=dict(step.change), piece_id=UUID(step.key) if step.key else None)
                         for step in remedy.steps
                     ],
                     verdict=remedy.judgement.verdict,
@@ -113,7 +103,7 @@ def remedies(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
 
 
 @router.post("/clients/{uuid:client_id}/views", response=OtherViewsOut)
-def views(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
+def views(request: MemberRequest, client_id: UUID, given: Pieces) -> Any:
     """What the other positions of the schools would say of these pieces; nothing is written."""
     on, told = services.views_for(request.user, client_id, _asked(given))
     return answer(
@@ -152,35 +142,21 @@ def _listed(how: str, titles: list[str]) -> list[str]:
 
 
 @router.post("/clients/{uuid:client_id}/profile", response=ProfileOut)
-def profile(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
+def profile(request: MemberRequest, client_id: UUID, given: Pieces) -> Any:
     """These pieces on the client's body, from the side."""
     shapes = services.profile_for(request.user, client_id, _asked(given))
     return answer(ProfileOut(shapes=[drawn(shape) for shape in shapes]))
 
 
 @router.post("/clients/{uuid:client_id}/tuck", response=HowTo)
-def tuck(request: HttpRequest, client_id: UUID, given: Pieces) -> Any:
+def tuck(request: MemberRequest, client_id: UUID, given: Pieces) -> Any:
     """How the tuck of these pieces is made, in drawn steps on this body; none where nothing is tucked."""
     steps = services.how_to_tuck(request.user, client_id, _asked(given))
-    return answer(
-        HowTo(
-            steps=[
-                TuckStepOut(
-                    text=step.text,
-                    shapes=[drawn(shape) for shape in step.shapes],
-                    hand=list(step.hand),
-                    top=step.top,
-                    bottom=step.bottom,
-                    behind=step.behind,
-                )
-                for step in steps
-            ]
-        )
-    )
+    return answer(HowTo(steps=[TuckStepOut.of(step, shapes=[drawn(shape) for shape in step.shapes]) for step in steps]))
 
 
 @router.post("/clients/{uuid:client_id}/compare", response=ComparedOut)
-def compare(request: HttpRequest, client_id: UUID, given: Several) -> Any:
+def compare(request: MemberRequest, client_id: UUID, given: Several) -> Any:
     """Two to four looks side by side: each judged and drawn, and why the best is better than the next."""
     told = services.compared(request.user, client_id, [_asked(look) for look in given.looks])
     return answer(

@@ -6,18 +6,19 @@ from collections.abc import Mapping
 from typing import Any
 from uuid import UUID
 
-from django.http import HttpRequest
 from ninja import Router, Status
 
 from craft.cloth import words
+from craft.cloth.kinds import KIND, KINDS, PLACES
 from craft.cloth.spoken import hear
 from craft.formats.look_form import LookFacts
 from studio.looks import services
 from studio.looks.links import rack_of, worn_now
 from studio.looks.models import Look
-from studio.looks.shapes import Colour, Described, LookChange, LookIn, LookOut, Spoken, Vocabulary
+from studio.looks.shapes import Colour, Described, KindOut, LookChange, LookIn, LookOut, Spoken, Vocabulary
 from studio.people.models import Client
-from studio.schemas import PieceWords, said
+from studio.requests import MemberRequest
+from studio.schemas import PieceWords, words_of
 
 router = Router()
 
@@ -25,30 +26,28 @@ router = Router()
 def look_out(look: Look, rack: Mapping[str, Any] | None = None) -> LookOut:
     """A look, its pieces as they hang on the rack now where they come from there."""
     pieces = worn_now(look, rack_of([look]) if rack is None else rack)
-    return LookOut(
-        id=look.id,
-        client_id=look.client_id,
-        name=look.name,
+    return LookOut.of(
+        look,
         pieces=[PieceWords.model_validate(piece) for piece in pieces],
         facts=LookFacts.model_validate(look.facts),
         variant_of=look.variant_of_id,
         from_rack={place: UUID(link["piece"]) for place, link in look.links.items()},
-        version=look.version,
-        changed_at=look.changed_at,
         changed_by=look.changed_by.name if look.changed_by else "",
     )
 
 
-def _kept(given: LookIn) -> services.Kept:
-    pieces = [said(piece) for piece in given.pieces]
-    return services.Kept(given.name, pieces, given.facts, given.variant_of, given.from_rack)
+def _content(given: LookIn) -> services.Content:
+    pieces = [words_of(piece) for piece in given.pieces]
+    return services.Content(given.name, pieces, given.facts, given.variant_of, given.from_rack)
 
 
 @router.get("/words", response=Vocabulary)
-def vocabulary(request: HttpRequest) -> Any:
+def vocabulary(request: MemberRequest) -> Any:
     """The words pieces are described in; kinds by slot."""
     return Vocabulary(
-        kinds={slot: list(kinds) for slot, kinds in words.KINDS.items()},
+        kinds={slot: list(kinds) for slot, kinds in KINDS.items()},
+        of_kind={name: KindOut.of(row) for name, row in KIND.items()},
+        places=list(PLACES),
         one_of={key: list(choices) for key, choices in words.ONE_OF.items()},
         some_of={key: list(choices) for key, choices in words.SOME_OF.items()},
         leg_cuts=list(words.LEG_CUTS),
@@ -59,41 +58,41 @@ def vocabulary(request: HttpRequest) -> Any:
 
 
 @router.post("/words/hear", response=Described, exclude_none=True, by_alias=True)
-def hear_words(request: HttpRequest, given: Spoken) -> Any:
+def hear_words(request: MemberRequest, given: Spoken) -> Any:
     """The pieces of a look described in a sentence."""
     return Described(pieces=[PieceWords.model_validate(piece) for piece in hear(given.text)])
 
 
 @router.get("/clients/{uuid:client_id}/looks", response=list[LookOut], exclude_none=True, by_alias=True)
-def looks(request: HttpRequest, client_id: UUID) -> Any:
+def looks(request: MemberRequest, client_id: UUID) -> Any:
     """A client's looks, the last changed first."""
-    client = Client.objects.of(request.user).kept().found(id=client_id)
-    rows = Look.objects.of(request.user).kept().filter(client=client).select_related("changed_by")
+    client = Client.objects.of(request.user).not_removed().get_or_404(id=client_id)
+    rows = Look.objects.of(request.user).not_removed().filter(client=client).select_related("changed_by")
     found = list(rows.order_by("-changed_at"))
     rack = rack_of(found)
     return [look_out(look, rack) for look in found]
 
 
 @router.post("/clients/{uuid:client_id}/looks", response={201: LookOut}, exclude_none=True, by_alias=True)
-def keep(request: HttpRequest, client_id: UUID, given: LookIn) -> Any:
+def keep(request: MemberRequest, client_id: UUID, given: LookIn) -> Any:
     """Keep a new look."""
-    return Status(201, look_out(services.keep_look(request.user, client_id, _kept(given))))
+    return Status(201, look_out(services.keep_look(request.user, client_id, _content(given))))
 
 
 @router.put("/looks/{uuid:look_id}", response=LookOut, exclude_none=True, by_alias=True)
-def change(request: HttpRequest, look_id: UUID, given: LookChange) -> Any:
+def change(request: MemberRequest, look_id: UUID, given: LookChange) -> Any:
     """Change a look; refused with the current one when somebody changed it meanwhile."""
-    return look_out(services.change_look(request.user, look_id, given.version, _kept(given)))
+    return look_out(services.change_look(request.user, look_id, given.version, _content(given)))
 
 
 @router.delete("/looks/{uuid:look_id}", response={204: None})
-def remove(request: HttpRequest, look_id: UUID) -> Any:
+def remove(request: MemberRequest, look_id: UUID) -> Any:
     """Take a look away; can be undone."""
     services.remove_look(request.user, look_id)
     return Status(204, None)
 
 
 @router.post("/looks/{uuid:look_id}/restore", response=LookOut, exclude_none=True, by_alias=True)
-def restore(request: HttpRequest, look_id: UUID) -> Any:
+def restore(request: MemberRequest, look_id: UUID) -> Any:
     """Undo a removal."""
     return look_out(services.restore_look(request.user, look_id))

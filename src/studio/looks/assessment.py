@@ -14,19 +14,20 @@ from pydantic import BaseModel
 from craft.advise import Mend
 from craft.advise.figures import figures_worn
 from craft.assessment import Assessment, picture
-from craft.body import Quantity
+from craft.body import Body
 from craft.body.measures import HEIGHTS, label
 from craft.cloth.colour import hex_of
 from craft.cloth.words import figure_name, said
 from craft.draw import Shape
 from craft.judge import Finding
 from craft.look import Outfit
-from craft.look.register import AT_REST, WALKING, at_ease_in, formality_of, insulation_of
+from craft.look.register import AT_REST, WALKING, at_ease_in
 from craft.schools import Schools
 from craft.units import Unit
+from studio.schemas import Copied
 
 
-class LandmarkOut(BaseModel):
+class LandmarkOut(Copied):
     name: str
     label: str
     cm: float
@@ -44,19 +45,23 @@ class EdgeOut(BaseModel):
     at: str
     half_breadth: float
     seen: bool
+    #: Where its length alone would take it: lower than it lies where foot or ground holds it up.
+    falls_to: float
+    #: Of a hem, the figure that says how long its piece is, and what a tape would read of it now, cm.
+    figure: str | None
+    length: float | None
 
 
-class MendOut(BaseModel):
+class MendOut(Copied):
     slot: str
     change: dict[str, Any]
     text: str
     score: float
 
 
-class FindingOut(BaseModel):
+class FindingOut(Copied):
+    #: The rule's id: what a house mutes, a client likes or leaves out, a mend answers.
     rule: str
-    #: The rule as a house or a client leaves it out.
-    key: str
     code: str
     stance: Literal["for", "against", "caution"]
     weight: float
@@ -125,7 +130,7 @@ def assessment_out(assessment: Assessment, unit: Unit) -> AssessmentOut:
     return AssessmentOut(
         stature=outfit.body.stature,
         lift=outfit.lift,
-        landmarks=[_landmark(name, outfit.body.heights[name]) for name in HEIGHTS],
+        landmarks=landmarks_out(outfit.body),
         edges=[
             EdgeOut(
                 key=edge.key,
@@ -137,6 +142,9 @@ def assessment_out(assessment: Assessment, unit: Unit) -> AssessmentOut:
                 at=said(edge.at),
                 half_breadth=round(edge.half_breadth, 2),
                 seen=edge.seen,
+                falls_to=round(edge.landing.falls_to, 2),
+                figure=edge.figure,
+                length=None if edge.length is None else round(edge.length, 2),
             )
             for edge in outfit.edges
         ],
@@ -148,8 +156,8 @@ def assessment_out(assessment: Assessment, unit: Unit) -> AssessmentOut:
             _finding(finding, assessment.mends.get(finding.rule), unit, outfit.schools)
             for finding in judgement.findings
         ],
-        formality=formality_of(outfit.look.pieces),
-        clo=round(insulation_of(outfit.look.pieces), 2) if dressed else None,
+        formality=outfit.formality,
+        clo=round(outfit.insulation, 2) if dressed else None,
         at_ease=_at_ease(outfit) if dressed else None,
         verdict=judgement.verdict if dressed else None,
         score=round(judgement.score, 3) if dressed else None,
@@ -159,14 +167,16 @@ def assessment_out(assessment: Assessment, unit: Unit) -> AssessmentOut:
 
 
 def _at_ease(outfit: Outfit) -> EaseOut:
-    clo = insulation_of(outfit.look.pieces)
-    return EaseOut(walking=round(at_ease_in(clo, WALKING), 1), at_rest=round(at_ease_in(clo, AT_REST), 1))
+    walking, at_rest = (at_ease_in(outfit.insulation, met) for met in (WALKING, AT_REST))
+    return EaseOut(walking=round(walking, 1), at_rest=round(at_rest, 1))
 
 
-def _landmark(name: str, figure: Quantity) -> LandmarkOut:
-    return LandmarkOut(
-        name=name, label=label(name), cm=round(figure.cm, 2), spread=round(figure.spread, 2), settled=figure.settled
-    )
+def landmarks_out(body: Body) -> list[LandmarkOut]:
+    """The landmarks of a body, from the crown down."""
+    return [
+        LandmarkOut.of(figure, name=name, label=label(name), cm=round(figure.cm, 2), spread=round(figure.spread, 2))
+        for name, figure in ((name, body.heights[name]) for name in HEIGHTS)
+    ]
 
 
 def _view(finding: Finding, schools: Schools) -> str | None:
@@ -176,23 +186,13 @@ def _view(finding: Finding, schools: Schools) -> str | None:
 
 
 def _finding(finding: Finding, mend: Mend | None, unit: Unit, schools: Schools) -> FindingOut:
-    against = finding.stance == "against"
-    return FindingOut(
-        rule=finding.rule,
-        key=finding.key,
-        code=finding.code,
-        stance=finding.stance,
+    return FindingOut.of(
+        *(finding, unit),
         weight=round(finding.weight, 2),
-        zone=finding.zone,
         height=round(finding.height, 2),
-        title=finding.title,
-        text=finding.text.say(unit),
-        figure=finding.figure.say(unit),
         school=_view(finding, schools),
-        liked=finding.liked,
-        outranked=finding.outranked,
-        mend=MendOut(slot=mend.slot, change=dict(mend.change), text=mend.text.say(unit), score=round(mend.score, 3))
-        if mend and against
+        mend=MendOut.of(mend, unit, change=dict(mend.change), score=round(mend.score, 3))
+        if mend and finding.stance == "against"
         else None,
     )
 

@@ -7,7 +7,8 @@ from typing import Any
 from uuid import UUID
 
 from craft.advise.rail import place_of
-from craft.cloth import Piece, UnknownWord
+from craft.cloth import Piece
+from craft.errors import UnknownWord
 from studio.looks.models import Look
 from studio.rack.models import RackPiece
 

@@ -2,17 +2,17 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 from time import monotonic
 from typing import Any
 from uuid import UUID
 
-from craft.advise.doubt import Doubt, doubts
 from craft.advise.explain import why_better
 from craft.advise.rail import Goes, place_of, rank
 from craft.advise.remedies import Remedy, remedies
 from craft.advise.switch import Switched, other_views
+from craft.advise.unsettled import Unsettled, unsettled
 from craft.assessment import Assessment, assess
 from craft.body import Body
 from craft.cloth import Piece
@@ -33,7 +33,7 @@ from studio.looks.models import Look
 from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
 
-Pieces = list[Mapping[str, Any]]
+Pieces = Sequence[Mapping[str, Any]]
 
 
 #: While a hand moves a hem, sixty times a second, a client is taken to stand still for so long, s; and so many of them.
@@ -75,7 +75,7 @@ def worn_by(member: Member, client_id: Any, asked: Question) -> Worn:
 
 
 def _as_known(member: Member, client_id: Any) -> tuple[Client, Body]:
-    client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
+    client: Client = Client.objects.of(member).not_removed().select_related("studio").get_or_404(id=client_id)
     return client, Body.of(measures_of(client))
 
 
@@ -96,10 +96,10 @@ def assess_for(member: Member, client_id: Any, asked: Question) -> tuple[Assessm
     return assess(on.body, on.look, on.schools, on.aims, mending=not asked.moving), on.unit
 
 
-def doubts_for(member: Member, client_id: Any, asked: Question) -> tuple[tuple[Doubt, ...], Unit]:
+def unsettled_for(member: Member, client_id: Any, asked: Question) -> tuple[tuple[Unsettled, ...], Unit]:
     """What could still turn the verdict of pieces on a client's body. Raises UnknownWord."""
     on = worn_by(member, client_id, asked)
-    return (doubts(on.body, on.look, on.schools, on.aims) if on.look.pieces else ()), on.unit
+    return (unsettled(on.body, on.look, on.schools, on.aims) if on.look.pieces else ()), on.unit
 
 
 def rail_for(member: Member, client_id: Any, asked: Question) -> tuple[Goes, ...]:
@@ -134,7 +134,7 @@ def how_to_tuck(member: Member, client_id: Any, asked: Question) -> tuple[TuckSt
 
 def _rack(member: Member, client_id: Any) -> list[tuple[str, Piece]]:
     """What of a client's rack can be worn: nothing that is to go."""
-    rows = RackPiece.objects.of(member).kept().filter(client_id=client_id)
+    rows = RackPiece.objects.of(member).not_removed().filter(client_id=client_id)
     return [(str(row.id), Piece.of(row.piece)) for row in rows if row.facts.get("state", "in_use") != "to_let_go"]
 
 
@@ -167,8 +167,8 @@ def compared(member: Member, client_id: Any, looks: list[Question]) -> Compared:
 
 
 @dataclass(frozen=True)
-class Kept:
-    """What is kept of a look."""
+class Content:
+    """What a look holds."""
 
     name: str
     pieces: Pieces
@@ -177,10 +177,10 @@ class Kept:
     from_rack: Mapping[str, UUID]
 
 
-def keep_look(member: Member, client_id: Any, kept: Kept) -> Look:
+def keep_look(member: Member, client_id: Any, kept: Content) -> Look:
     """Keep a new look. Raises UnknownWord."""
     CraftLook.of(kept.pieces)
-    client = Client.objects.of(member).kept().found(id=client_id)
+    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
     return Look.objects.create(
         studio_id=member.studio_id,
         client=client,
@@ -193,10 +193,10 @@ def keep_look(member: Member, client_id: Any, kept: Kept) -> Look:
     )
 
 
-def change_look(member: Member, look_id: Any, version: int, kept: Kept) -> Look:
+def change_look(member: Member, look_id: Any, version: int, kept: Content) -> Look:
     """Change a look that is still at `version`; raises Stale."""
     CraftLook.of(kept.pieces)
-    look: Look = Look.objects.of(member).kept().select_related("client").found(id=look_id)
+    look: Look = Look.objects.of(member).not_removed().select_related("client").get_or_404(id=look_id)
     return write(
         Look,
         member,
@@ -217,10 +217,10 @@ def _origin(client: Client, variant_of: UUID | None) -> Look | None:
 
 def remove_look(member: Member, look_id: Any) -> None:
     """Take a look away; it can be brought back."""
-    Look.objects.take_away(member, id=look_id)
+    Look.objects.soft_delete(member, id=look_id)
 
 
 def restore_look(member: Member, look_id: Any) -> Look:
     """Undo a removal."""
-    look: Look = Look.objects.bring_back(member, id=look_id)
+    look: Look = Look.objects.restore(member, id=look_id)
     return look

@@ -11,7 +11,7 @@ from pydantic import BaseModel, Field
 
 from craft.formats.look_form import FiledSetting, LookFacts
 from studio.looks.assessment import DrawnShape
-from studio.schemas import MaybeName, PieceWords
+from studio.schemas import Copied, MaybeName, PieceWords
 
 Verdict = Literal["works", "watch", "against"]
 #: A look of more pieces than this is a slip.
@@ -32,7 +32,7 @@ class LookChange(LookIn):
     version: int
 
 
-class LookOut(Schema):
+class LookOut(Copied):
     id: UUID
     client_id: UUID
     name: str
@@ -77,7 +77,7 @@ class RailOut(BaseModel):
     goes: list[GoesOut]
 
 
-class DoubtOut(BaseModel):
+class UnsettledMeasure(Copied):
     """A measure that is estimated and could still turn the verdict."""
 
     measure: str
@@ -87,8 +87,8 @@ class DoubtOut(BaseModel):
     text: str
 
 
-class DoubtsOut(BaseModel):
-    doubts: list[DoubtOut]
+class UnsettledOut(BaseModel):
+    unsettled: list[UnsettledMeasure]
 
 
 class Several(BaseModel):
@@ -125,8 +125,24 @@ class Colour(Schema):
     hex: str
 
 
+class KindOut(Copied):
+    """What the screens know of a kind: its slot and place, what a tape takes of it, which figure says how long it is,
+    the slots that it fills beside its own, and whether it ends round each leg or has a shaft."""
+
+    slot: str
+    place: str
+    figures: list[str]
+    length: str | None
+    covers: list[str]
+    has_legs: bool
+    is_boot: bool
+
+
 class Vocabulary(Schema):
     kinds: dict[str, list[str]]
+    of_kind: dict[str, KindOut]
+    #: The places of a look, from the body outwards.
+    places: list[str]
     one_of: dict[str, list[str]]
     some_of: dict[str, list[str]]
     leg_cuts: list[str]
@@ -135,7 +151,7 @@ class Vocabulary(Schema):
     colours: list[Colour]
 
 
-class StepOut(BaseModel):
+class StepOut(Copied):
     """One change of a way to mend: words of the piece at a slot, or a piece of the rack to put on."""
 
     means: Literal["free", "rack", "tailor", "buy"]
@@ -180,7 +196,7 @@ class OtherViewsOut(BaseModel):
     views: list[OtherViewOut]
 
 
-class TuckStepOut(BaseModel):
+class TuckStepOut(Copied):
     """One step of a tuck: what to do, how it then looks on this body, and where the hand is, cm."""
 
     text: str

@@ -18,18 +18,19 @@ from craft.body.measures import MEASURES
 from craft.brief import DRESS_CODES, LIMITS, OCCASIONS, cautions
 from craft.cloth.colour import hex_of
 from craft.cloth.colouring import WORDS as COLOURING
-from craft.cloth.colouring import Pick, near_the_face, pairs, read_picks
+from craft.cloth.colouring import Axis, Pick, near_the_face, pairs, read_picks
 from craft.formats.brief_form import Aims, BriefForm, Colouring
 from craft.formats.client_file import FiledWays
 from craft.judge.aims import WORDS as AIM_WORDS
 from craft.judge.judgement import moved
 from craft.measuring.ageing import due_on
 from craft.measuring.cards import in_order
-from craft.schools import ASKED, POSITIONS, SAYS, Schools
+from craft.schools import POSITIONS, SAYS, Schools
 from studio.people import services
 from studio.people.models import NAME_LENGTH, Client, Member
+from studio.requests import MemberRequest
 from studio.rules.services import checked as checked_rules
-from studio.schemas import Name, Note, Refusal, Unit, answer
+from studio.schemas import Copied, Name, Note, Refusal, Unit, answer
 
 router = Router()
 
@@ -89,7 +90,7 @@ class ClientChange(Schema):
     own_ways: FiledWays | None = None
 
 
-class ClientRow(BaseModel):
+class ClientRow(Copied):
     id: UUID
     name: str
     note: str
@@ -108,7 +109,7 @@ class ClientList(BaseModel):
     rows: list[ClientRow]
 
 
-class CautionOut(Schema):
+class CautionOut(Copied):
     because: str
     text: str
 
@@ -159,7 +160,7 @@ class NearFace(Schema):
     colours: list[NamedColour]
 
 
-def not_forged(request: HttpRequest) -> bool:
+def not_forged(request: MemberRequest) -> bool:
     """Lets anybody through who sends the token along: nobody need be signed in to sign in."""
     if check_csrf(request):
         raise HttpError(403, "This page has been open too long. Load it again; what you saved is safe.")
@@ -174,7 +175,7 @@ def _me(member: Member) -> Me:
 def who(request: HttpRequest) -> Any:
     """Who is signed in; also hands out the token that every write needs."""
     get_token(request)
-    if not request.user.is_authenticated:
+    if not isinstance(request.user, Member):
         return Status(401, Refusal(message="Sign in to go on."))
     return _me(request.user)
 
@@ -187,27 +188,27 @@ def sign_in(request: HttpRequest, given: SignIn) -> Any:
     if member is None:
         return Status(401, Refusal(message="This email address and password do not go together.", field="password"))
     login(request, member)
-    return _me(member)  # type: ignore[arg-type]
+    return _me(member)
 
 
 @router.delete("/session", response={204: None}, auth=not_forged)
-def sign_out(request: HttpRequest) -> Any:
+def sign_out(request: MemberRequest) -> Any:
     """Sign out; harmless when nobody is signed in."""
     logout(request)
     return Status(204, None)
 
 
 @router.get("/schools", response=list[School])
-def schools(request: HttpRequest) -> Any:
+def schools(request: MemberRequest) -> Any:
     """The schools that a rule asks about, with their positions; the first is the default."""
     return [
         School(id=school, asks=SAYS[school][0], positions=list(POSITIONS[school]), answers=SAYS[school][1])
-        for school in ASKED
+        for school in POSITIONS
     ]
 
 
 @router.patch("/studio", response={200: StudioOut})
-def change_studio(request: HttpRequest, change: StudioChange) -> Any:
+def change_studio(request: MemberRequest, change: StudioChange) -> Any:
     """Change the studio's units, schools, own list of measures, or the rules it follows."""
     changes = change.model_dump(exclude={"version"}, exclude_none=True)
     if "schools" in changes:
@@ -222,27 +223,22 @@ def change_studio(request: HttpRequest, change: StudioChange) -> Any:
 
 
 def row_of(client: Client, known: services.Counts | None = None) -> ClientRow:
-    fields = ("id", "name", "note", "version", "changed_at")
     held = known or services.Counts()
-    return ClientRow(
-        **{name: getattr(client, name) for name in fields},
-        measures=held.measures,
-        looks=held.looks,
-        due_on=due_on(held.measured_on) if held.measured_on else None,
-    )
+    due = due_on(held.measured_on) if held.measured_on else None
+    return ClientRow.of(client, measures=held.measures, looks=held.looks, due_on=due)
 
 
 def client_out(client: Client) -> ClientOut:
     row = row_of(client, services.counts(client.studio_id, [client.id]).get(client.id))
     brief = BriefForm.model_validate(client.brief)
-    said = [CautionOut(because=caution.because, text=caution.text) for caution in cautions(brief.limits)]
+    said = [CautionOut.of(caution) for caution in cautions(brief.limits)]
     ways = FiledWays.model_validate(client.own_ways)
     aims = Aims.model_validate(client.aims)
     return ClientOut(**row.model_dump(), aims=aims, brief=brief, own_ways=ways, cautions=said)
 
 
 @router.get("/clients", response=ClientList)
-def clients(request: HttpRequest, q: str = "", offset: int = 0, limit: int = 60) -> Any:
+def clients(request: MemberRequest, q: str = "", offset: int = 0, limit: int = 60) -> Any:
     """A page of the studio's clients by name, those whose name or note holds `q`."""
     total, rows = services.find_clients(request.user, q[:NAME_LENGTH], max(offset, 0), min(max(limit, 1), 200))
     known = services.counts(request.user.studio_id, [client.id for client in rows])
@@ -250,13 +246,13 @@ def clients(request: HttpRequest, q: str = "", offset: int = 0, limit: int = 60)
 
 
 @router.get("/clients/{uuid:client_id}", response=ClientOut)
-def client(request: HttpRequest, client_id: UUID) -> Any:
+def client(request: MemberRequest, client_id: UUID) -> Any:
     """One client with aims, brief and cautions."""
-    return client_out(Client.objects.of(request.user).kept().found(id=client_id))
+    return client_out(Client.objects.of(request.user).not_removed().get_or_404(id=client_id))
 
 
 @router.get("/brief/words", response=BriefWords)
-def brief_words(request: HttpRequest) -> Any:
+def brief_words(request: MemberRequest) -> Any:
     """The words of the brief, and the pairs of swatches that tell a colouring."""
     return BriefWords(
         aims={key: list(words) for key, words in AIM_WORDS.items()},
@@ -269,26 +265,27 @@ def brief_words(request: HttpRequest) -> Any:
 
 
 @router.post("/brief/colouring", response=ColouringOut)
-def colouring(request: HttpRequest, picks: Picks) -> Any:
+def colouring(request: MemberRequest, picks: Picks) -> Any:
     """The colouring that picks between swatches come to."""
     return ColouringOut(words=read_picks(picks.model_dump()))  # type: ignore[arg-type]
 
 
 @router.post("/brief/near-face", response=NearFace)
-def near_face(request: HttpRequest, given: Colouring) -> Any:
+def near_face(request: MemberRequest, given: Colouring) -> Any:
     """The colours that do well near the face of such a colouring."""
-    words = {axis: word for axis, word in given.model_dump().items() if word}
+    chosen = given.model_dump()
+    words: dict[Axis, str] = {axis: chosen[axis] for axis in COLOURING if chosen[axis]}
     return NearFace(colours=[NamedColour(name=name, hex=hex_of(name)) for name in near_the_face(words)])
 
 
 @router.post("/clients", response={201: ClientRow})
-def add_client(request: HttpRequest, given: ClientIn) -> Any:
+def add_client(request: MemberRequest, given: ClientIn) -> Any:
     """Add a client."""
     return Status(201, row_of(services.add_client(request.user, given.name, given.note)))
 
 
 @router.patch("/clients/{uuid:client_id}", response={200: ClientOut})
-def change_client(request: HttpRequest, client_id: UUID, change: ClientChange) -> Any:
+def change_client(request: MemberRequest, client_id: UUID, change: ClientChange) -> Any:
     """Change a client's name, note, aims or brief."""
     changes = change.model_dump(exclude={"version"}, exclude_none=True)
     if "own_ways" in changes:
@@ -298,13 +295,13 @@ def change_client(request: HttpRequest, client_id: UUID, change: ClientChange) -
 
 
 @router.delete("/clients/{uuid:client_id}", response={204: None})
-def remove_client(request: HttpRequest, client_id: UUID) -> Any:
+def remove_client(request: MemberRequest, client_id: UUID) -> Any:
     """Take a client off the list; can be undone."""
     services.remove_client(request.user, client_id)
     return Status(204, None)
 
 
 @router.post("/clients/{uuid:client_id}/restore", response={200: ClientRow})
-def restore_client(request: HttpRequest, client_id: UUID) -> Any:
+def restore_client(request: MemberRequest, client_id: UUID) -> Any:
     """Undo a removal."""
     return row_of(services.restore_client(request.user, client_id))

@@ -12,6 +12,7 @@ from craft.cloth.quick import read_line
 from craft.formats.fitting_form import Decision, Seen
 from studio.charts import services as charts
 from studio.fittings import services
+from studio.fittings.models import Place
 from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
 from studio.shopping.services import Shopper, land_on, shopper_of
@@ -32,7 +33,7 @@ class Tried:
     due: tuple[str, str, float, int] | None = None
 
 
-FITTINGS: dict[str, tuple[tuple[int, str, str, tuple[Tried, ...]], ...]] = {
+FITTINGS: dict[str, tuple[tuple[int, Place, str, tuple[Tried, ...]], ...]] = {
     "Ottoline Brae": (
         (
             21,

@@ -10,6 +10,7 @@ from django.db import models
 
 from craft.judge import Aims
 from craft.schools import Schools
+from craft.units import Unit
 from studio.scoping import StudioRow
 
 NAME_LENGTH = 120
@@ -19,7 +20,9 @@ class Studio(models.Model):
     """A stylist's house: its people, its units, its schools."""
 
     name = models.CharField(max_length=NAME_LENGTH)
-    unit = models.CharField(max_length=2, default="cm", choices=[("cm", "cm"), ("in", "in")])
+    unit: models.CharField[Unit, Unit] = models.CharField(
+        max_length=2, default="cm", choices=[("cm", "cm"), ("in", "in")]
+    )
     schools = models.JSONField(default=dict, blank=True)
     #: Rules of the engine that this house does not follow, by key.
     muted = models.JSONField(default=list, blank=True)

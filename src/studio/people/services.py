@@ -10,7 +10,8 @@ from typing import Any
 from django.db import transaction
 from django.db.models import Count, Max, Q
 
-from studio.concurrency import Stale, write
+from studio.concurrency import write
+from studio.errors import Stale
 from studio.people.models import Client, Member, Studio
 
 
@@ -35,7 +36,7 @@ def restore_client(member: Member, client_id: Any) -> Client:
 
 
 def _mark_removed(member: Member, client_id: Any, when: datetime | None) -> Client:
-    client: Client = Client.objects.of(member).found(id=client_id)
+    client: Client = Client.objects.of(member).get_or_404(id=client_id)
     client.removed_at, client.changed_by = when, member
     client.version += 1
     client.save()
@@ -53,7 +54,7 @@ class Counts:
 
 def find_clients(member: Member, sought: str, offset: int, limit: int) -> tuple[int, list[Client]]:
     """How many clients have `sought` in name or note, and one page of them by name."""
-    rows = Client.objects.of(member).kept()
+    rows = Client.objects.of(member).not_removed()
     for word in sought.split():
         rows = rows.filter(Q(name__icontains=word) | Q(note__icontains=word))
     return rows.count(), list(rows.order_by("name", "created_at")[offset : offset + limit])
@@ -70,7 +71,7 @@ def counts(studio_id: Any, client_ids: Collection[Any]) -> dict[Any, Counts]:
     told = readings.values_list("session__client").annotate(Count("measure", distinct=True), Max("session__started_at"))
     looks = dict(
         Look.objects.filter(studio_id=studio_id, client__in=client_ids)
-        .kept()
+        .not_removed()
         .values_list("client")
         .annotate(n=Count("id"))
     )

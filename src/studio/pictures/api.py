@@ -6,7 +6,7 @@ from datetime import datetime
 from typing import Any
 from uuid import UUID
 
-from django.http import HttpRequest, HttpResponse
+from django.http import HttpResponse
 from ninja import Router, Status
 from pydantic import BaseModel
 
@@ -14,7 +14,8 @@ from craft.cloth.colour import nearest_name
 from studio.pictures import services
 from studio.pictures.harmless import LARGEST_BYTES, too_large
 from studio.pictures.models import Picture
-from studio.schemas import Refusal
+from studio.requests import MemberRequest
+from studio.schemas import Refusal, attached
 
 router = Router()
 #: A body that is too large is read away up to here, so that the answer reaches the sender; never kept.
@@ -46,7 +47,7 @@ def picture_out(row: Picture) -> PictureOut:
     return PictureOut(id=row.id, width=row.width, height=row.height, palette=shades, taken_in=row.created_at)
 
 
-def _sent(request: HttpRequest) -> bytes:
+def _sent(request: MemberRequest) -> bytes:
     """What was sent, in bounds. Raises NotAPicture."""
     declared = int(request.META.get("CONTENT_LENGTH") or 0)
     if declared <= LARGEST_BYTES:
@@ -60,31 +61,31 @@ def _sent(request: HttpRequest) -> bytes:
 
 
 @router.get("/rack/{uuid:piece_id}/pictures", response=PicturesOut)
-def of_piece(request: HttpRequest, piece_id: UUID) -> Any:
+def of_piece(request: MemberRequest, piece_id: UUID) -> Any:
     """The pictures of a piece."""
     return PicturesOut(pictures=[picture_out(row) for row in services.of_piece(request.user, piece_id)])
 
 
 @router.put("/rack/{uuid:piece_id}/pictures/{uuid:picture_id}", response={200: PictureOut, 422: Refusal})
-def add_to_piece(request: HttpRequest, piece_id: UUID, picture_id: UUID) -> Any:
+def add_to_piece(request: MemberRequest, piece_id: UUID, picture_id: UUID) -> Any:
     """Keep a picture of a piece: JPEG, PNG or WebP."""
     return picture_out(services.add_to_piece(request.user, piece_id, picture_id, _sent(request)))
 
 
 @router.get("/trials/{uuid:trial_id}/pictures", response=PicturesOut)
-def of_trial(request: HttpRequest, trial_id: UUID) -> Any:
+def of_trial(request: MemberRequest, trial_id: UUID) -> Any:
     """The pictures of a piece as it was tried on."""
     return PicturesOut(pictures=[picture_out(row) for row in services.of_trial(request.user, trial_id)])
 
 
 @router.put("/trials/{uuid:trial_id}/pictures/{uuid:picture_id}", response={200: PictureOut, 422: Refusal})
-def add_to_trial(request: HttpRequest, trial_id: UUID, picture_id: UUID) -> Any:
+def add_to_trial(request: MemberRequest, trial_id: UUID, picture_id: UUID) -> Any:
     """Keep a picture of a piece as it was tried on."""
     return picture_out(services.add_to_trial(request.user, trial_id, picture_id, _sent(request)))
 
 
 @router.get("/pictures/{uuid:picture_id}", response=bytes)
-def show(request: HttpRequest, picture_id: UUID, small: bool = False) -> Any:
+def show(request: MemberRequest, picture_id: UUID, small: bool = False) -> Any:
     """A picture, JPEG. It never changes, but is somebody's: a browser asks each time whether it may show it still."""
     services.seen_by(request.user, picture_id)
     mark = f'"{picture_id}{"-small" if small else ""}"'
@@ -97,21 +98,19 @@ def show(request: HttpRequest, picture_id: UUID, small: bool = False) -> Any:
 
 
 @router.delete("/pictures/{uuid:picture_id}", response={204: None})
-def remove(request: HttpRequest, picture_id: UUID) -> Any:
+def remove(request: MemberRequest, picture_id: UUID) -> Any:
     """Take a picture away; can be undone."""
     services.remove(request.user, picture_id)
     return Status(204, None)
 
 
 @router.post("/pictures/{uuid:picture_id}/restore", response={200: PictureOut})
-def restore(request: HttpRequest, picture_id: UUID) -> Any:
+def restore(request: MemberRequest, picture_id: UUID) -> Any:
     """Undo a removal."""
     return picture_out(services.restore(request.user, picture_id))
 
 
 @router.get("/clients/{uuid:client_id}/pictures.zip", response=bytes)
-def archive(request: HttpRequest, client_id: UUID) -> Any:
+def archive(request: MemberRequest, client_id: UUID) -> Any:
     """All of a client's pictures in one file."""
-    response = HttpResponse(services.archive(request.user, client_id), content_type="application/zip")
-    response["Content-Disposition"] = 'attachment; filename="pictures.zip"'
-    return response
+    return attached(services.archive(request.user, client_id), "application/zip", "pictures.zip")

@@ -10,6 +10,8 @@ from dataclasses import dataclass
 
 from PIL import Image, ImageFile, ImageOps, UnidentifiedImageError
 
+from studio.errors import NotAPicture
+
 #: What is taken, by what the file itself says it is; its name and its declared type are not asked.
 FORMATS = ("JPEG", "PNG", "WEBP")
 #: A phone's picture is 3 to 12 million bytes and 12 to 50 million points; larger is refused before it is opened.
@@ -20,12 +22,6 @@ KEPT_SIDE, SMALL_SIDE = 1600, 240
 QUALITY = 85
 #: The middle of a picture, as a share of its sides, in which its colours are looked for: the piece, not the wall.
 MIDDLE, COLOURS = 0.6, 5
-
-
-class NotAPicture(ValueError):
-    """A file that is not taken; the message says why."""
-
-    field = "picture"
 
 
 @dataclass(frozen=True)

@@ -8,9 +8,10 @@ import zipfile
 from typing import Any
 from uuid import UUID
 
+from studio.errors import NotAPicture
 from studio.fittings.models import Trial
 from studio.people.models import Client, Member
-from studio.pictures.harmless import NotAPicture, made_harmless
+from studio.pictures.harmless import made_harmless
 from studio.pictures.models import Picture
 from studio.rack.models import RackPiece
 
@@ -34,7 +35,7 @@ def _add(member: Member, picture_id: UUID, given: bytes, **of: Any) -> Picture:
     held: Picture | None = Picture.objects.of(member).filter(id=picture_id).first()
     if held is not None:
         return held
-    if Picture.objects.of(member).kept().filter(**of).count() >= MOST_OF_ONE:
+    if Picture.objects.of(member).not_removed().filter(**of).count() >= MOST_OF_ONE:
         raise NotAPicture(f"{MOST_OF_ONE} pictures of one piece are kept at most. Take one away first.")
     made = made_harmless(given)
     return Picture.objects.create(
@@ -53,13 +54,13 @@ def _add(member: Member, picture_id: UUID, given: bytes, **of: Any) -> Picture:
 def shown(member: Member, picture_id: Any, *, small: bool) -> bytes:
     """A picture's bytes, JPEG."""
     part = "small" if small else "image"
-    row = Picture.objects.of(member).kept().filter(client__removed_at=None).only(part).found(id=picture_id)
+    row = Picture.objects.of(member).not_removed().filter(client__removed_at=None).only(part).get_or_404(id=picture_id)
     return bytes(getattr(row, part))
 
 
 def seen_by(member: Member, picture_id: Any) -> None:
     """Whether a member may see a picture at all. Raises Http404."""
-    Picture.objects.of(member).kept().filter(client__removed_at=None).only("id").found(id=picture_id)
+    Picture.objects.of(member).not_removed().filter(client__removed_at=None).only("id").get_or_404(id=picture_id)
 
 
 def of_piece(member: Member, piece_id: Any) -> list[Picture]:
@@ -73,45 +74,45 @@ def of_trial(member: Member, trial_id: Any) -> list[Picture]:
 
 
 def _listed(member: Member, **of: Any) -> list[Picture]:
-    return list(Picture.objects.of(member).kept().filter(**of).defer("image", "small"))
+    return list(Picture.objects.of(member).not_removed().filter(**of).defer("image", "small"))
 
 
 def first_of_pieces(member: Member, client_id: Any) -> dict[Any, Any]:
     """The first picture of each piece of a client's rack, by the piece."""
-    rows = Picture.objects.of(member).kept().filter(client_id=client_id, piece__isnull=False)
+    rows = Picture.objects.of(member).not_removed().filter(client_id=client_id, piece__isnull=False)
     newest_first = rows.order_by("-created_at", "-id").values_list("piece_id", "id")
     return dict(newest_first)
 
 
 def _piece(member: Member, piece_id: Any) -> RackPiece:
-    row: RackPiece = RackPiece.objects.of(member).kept().found(id=piece_id, client__removed_at=None)
+    row: RackPiece = RackPiece.objects.of(member).not_removed().get_or_404(id=piece_id, client__removed_at=None)
     return row
 
 
 def _trial(member: Member, trial_id: Any) -> Trial:
-    rows = Trial.objects.of(member).kept().select_related("fitting")
-    row: Trial = rows.found(id=trial_id, fitting__client__removed_at=None)
+    rows = Trial.objects.of(member).not_removed().select_related("fitting")
+    row: Trial = rows.get_or_404(id=trial_id, fitting__client__removed_at=None)
     return row
 
 
 def remove(member: Member, picture_id: Any) -> None:
     """Take a picture away; it can be brought back."""
-    Picture.objects.defer("image", "small").take_away(member, id=picture_id, client__removed_at=None)
+    Picture.objects.defer("image", "small").soft_delete(member, id=picture_id, client__removed_at=None)
 
 
 def restore(member: Member, picture_id: Any) -> Picture:
     """Undo a removal."""
     rows = Picture.objects.defer("image", "small")
-    row: Picture = rows.bring_back(member, id=picture_id, client__removed_at=None)
+    row: Picture = rows.restore(member, id=picture_id, client__removed_at=None)
     return row
 
 
 def archive(member: Member, client_id: Any) -> bytes:
     """All of a client's pictures as a ZIP file, each named for its piece."""
-    client = Client.objects.of(member).kept().found(id=client_id)
+    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
     out = io.BytesIO()
     with zipfile.ZipFile(out, "w", zipfile.ZIP_STORED) as file:
-        rows = Picture.objects.of(member).kept().filter(client=client).select_related("piece", "trial")
+        rows = Picture.objects.of(member).not_removed().filter(client=client).select_related("piece", "trial")
         for number, row in enumerate(rows.iterator(chunk_size=20), start=1):
             file.writestr(f"{number:03d}-{_named(row)}.jpg", bytes(row.image))
     return out.getvalue()

@@ -6,14 +6,15 @@ from functools import lru_cache
 from typing import Annotated, Any, Literal
 from uuid import UUID
 
-from django.http import HttpRequest, HttpResponse
 from ninja import Router, Status
 from pydantic import BaseModel, Field, StringConstraints
 
 from craft.body import Body
 from craft.cloth import Piece
 from craft.cloth.colour import hex_of
-from craft.cloth.words import figure_name, figures_of, said, unit_of
+from craft.cloth.kinds import KIND
+from craft.cloth.piece import colour_of
+from craft.cloth.words import figure_name, said, unit_of
 from craft.draw.flat_lines import flat_lines
 from craft.draw.flats import draw_flat
 from craft.fit import Landed
@@ -24,7 +25,8 @@ from studio.pictures.services import first_of_pieces
 from studio.rack import services
 from studio.rack.models import RackPiece
 from studio.rack.naming import title_of
-from studio.schemas import Added, MaybeName, Refusal, RefusedOut, Text, answer
+from studio.requests import MemberRequest
+from studio.schemas import CSV, Added, MaybeName, Refusal, RefusedOut, Text, answer, attached
 from studio.shopping.api import Heel, PlacedOut, Stance, placed_out
 
 router = Router()
@@ -142,11 +144,9 @@ def rack_piece_out(row: RackPiece, landed: Landed, body: Body, picture: UUID | N
         title=row.name or title_of(piece),
         slot=piece.slot,
         kind=said(piece.kind),
-        colour=hex_of(piece.word("colour"))
-        if piece.word("colour")
-        else next((s.colour for s in flat if s.colour), "#8a8b8d"),
+        colour=hex_of(colour_of(piece)),
         piece=row.piece,
-        figures=list(figures_of(piece.kind)),
+        figures=list(KIND[piece.kind].figures),
         measured=bool(piece.figures),
         facts=Facts.model_validate(row.facts),
         stance=landed.stance,
@@ -157,7 +157,7 @@ def rack_piece_out(row: RackPiece, landed: Landed, body: Body, picture: UUID | N
 
 
 @router.get("/clients/{uuid:client_id}/rack", response=RackOut)
-def rack(request: HttpRequest, client_id: UUID, heel_cm: Heel = 2.0) -> Any:
+def rack(request: MemberRequest, client_id: UUID, heel_cm: Heel = 2.0) -> Any:
     """Every piece of a client's rack, landed."""
     shopper, rows = services.landed_rack(request.user, client_id, heel_cm)
     pictures = first_of_pieces(request.user, client_id)
@@ -166,31 +166,28 @@ def rack(request: HttpRequest, client_id: UUID, heel_cm: Heel = 2.0) -> Any:
 
 
 @router.post("/clients/{uuid:client_id}/rack", response={201: RackPieceOut, 422: Refusal})
-def hang(request: HttpRequest, client_id: UUID, given: Line) -> Any:
+def hang(request: MemberRequest, client_id: UUID, given: Line, heel_cm: Heel = 2.0) -> Any:
     """Hang a piece said in one line: “black slim jeans high rise, front rise 29, inseam 70”."""
     row = services.hang_line(request.user, client_id, given.line, given.id)
-    return Status(201, _one(request, row.id, 2.0).piece)
+    return Status(201, _one(request, row.id, heel_cm).piece)
 
 
 @router.post("/clients/{uuid:client_id}/rack/pieces", response={201: RackPieceOut, 422: Refusal})
-def hang_piece(request: HttpRequest, client_id: UUID, given: Hung) -> Any:
+def hang_piece(request: MemberRequest, client_id: UUID, given: Hung, heel_cm: Heel = 2.0) -> Any:
     """Hang a piece as it was placed: from a shop, a chart or a pasted description."""
-    row = services.hang_piece(
-        request.user, client_id, given.id, given.piece, Facts(maker=given.maker, label_size=given.label_size)
-    )
-    return Status(201, _one(request, row.id, 2.0).piece)
+    facts = Facts(maker=given.maker, label_size=given.label_size)
+    row = services.hang_piece(request.user, client_id, given.id, given.piece, facts)
+    return Status(201, _one(request, row.id, heel_cm).piece)
 
 
 @router.get("/clients/{uuid:client_id}/rack/table", response=str)
-def export_table(request: HttpRequest, client_id: UUID, unit: Literal["cm", "in"] = "cm") -> Any:
+def export_table(request: MemberRequest, client_id: UUID, unit: Literal["cm", "in"] = "cm") -> Any:
     """The rack as CSV."""
-    response = HttpResponse(services.table_of(request.user, client_id, unit), content_type="text/csv; charset=utf-8")
-    response["Content-Disposition"] = 'attachment; filename="rack.csv"'
-    return response
+    return attached(services.table_of(request.user, client_id, unit), CSV, "rack.csv")
 
 
 @router.post("/clients/{uuid:client_id}/rack/table/preview", response={200: PieceTableOut, 422: Refusal})
-def preview_table(request: HttpRequest, client_id: UUID, given: Text) -> Any:
+def preview_table(request: MemberRequest, client_id: UUID, given: Text) -> Any:
     """Row by row what a table would hang, and what is refused and why; nothing is written."""
     table = services.preview_table(request.user, client_id, given.text)
     return PieceTableOut(
@@ -202,25 +199,25 @@ def preview_table(request: HttpRequest, client_id: UUID, given: Text) -> Any:
             )
             for row in table.rows
         ],
-        refused=[RefusedOut(line=bad.line, text=bad.text, reason=bad.reason) for bad in table.refused],
+        refused=[RefusedOut.of(bad) for bad in table.refused],
     )
 
 
 @router.post("/clients/{uuid:client_id}/rack/table", response={200: Added, 422: Refusal})
-def keep_table(request: HttpRequest, client_id: UUID, given: Text) -> Any:
+def keep_table(request: MemberRequest, client_id: UUID, given: Text) -> Any:
     """Hang a table's good rows."""
     return Added(added=services.keep_table(request.user, client_id, given.text))
 
 
 @router.get("/rack/{uuid:piece_id}", response=RackDetail)
-def piece(request: HttpRequest, piece_id: UUID, heel_cm: Heel = 2.0) -> Any:
+def piece(request: MemberRequest, piece_id: UUID, heel_cm: Heel = 2.0) -> Any:
     """One piece with its whole landing."""
     return answer(_one(request, piece_id, heel_cm))
 
 
-def _one(request: HttpRequest, piece_id: UUID, heel: float) -> RackDetail:
+def _one(request: MemberRequest, piece_id: UUID, heel: float) -> RackDetail:
     shopper, row, landed = services.landed_piece(request.user, piece_id, heel)
-    picture = first_of_pieces(request.user, row.client_id).get(row.id)
+    picture, facts = first_of_pieces(request.user, row.client_id).get(row.id), Facts.model_validate(row.facts)
     return RackDetail(
         piece=rack_piece_out(row, landed, shopper.body, picture),
         placed=placed_out(landed, [], [], shopper.unit),
@@ -230,37 +227,40 @@ def _one(request: HttpRequest, piece_id: UUID, heel: float) -> RackDetail:
         ],
         off_label=[
             OffLabel(label=figure_name(key), chart=chart, piece=cm)
-            for key, chart, cm in label_says(
-                request.user, landed.piece, row.facts.get("maker", ""), row.facts.get("label_size", "")
-            )
+            for key, chart, cm in label_says(request.user, landed.piece, facts.maker, facts.label_size)
         ],
     )
 
 
+def piece_out(request: MemberRequest, piece_id: UUID) -> RackPieceOut:
+    """A piece as the rack shows it, in the heel that the question was asked with."""
+    return _one(request, piece_id, float(request.GET.get("heel_cm", 2.0))).piece
+
+
 @router.patch("/rack/{uuid:piece_id}", response={200: RackPieceOut, 422: Refusal})
-def change(request: HttpRequest, piece_id: UUID, given: PieceChange) -> Any:
+def change(request: MemberRequest, piece_id: UUID, given: PieceChange, heel_cm: Heel = 2.0) -> Any:
     """Change a piece's name, words and figures, or what is known of it besides."""
     changes = given.model_dump(mode="json", exclude={"version"}, exclude_none=True)
     if given.facts is not None:
         changes["facts"] = given.facts.model_dump(mode="json")
     services.change(request.user, piece_id, given.version, **changes)
-    return _one(request, piece_id, 2.0).piece
+    return _one(request, piece_id, heel_cm).piece
 
 
 @router.post("/rack/{uuid:piece_id}/copy", response={201: RackPieceOut})
-def copy(request: HttpRequest, piece_id: UUID) -> Any:
+def copy(request: MemberRequest, piece_id: UUID, heel_cm: Heel = 2.0) -> Any:
     """Hang another like it."""
-    return Status(201, _one(request, services.copy(request.user, piece_id).id, 2.0).piece)
+    return Status(201, _one(request, services.copy(request.user, piece_id).id, heel_cm).piece)
 
 
 @router.delete("/rack/{uuid:piece_id}", response={204: None})
-def remove(request: HttpRequest, piece_id: UUID) -> Any:
+def remove(request: MemberRequest, piece_id: UUID) -> Any:
     """Take a piece off the rack; can be undone."""
     services.remove(request.user, piece_id)
     return Status(204, None)
 
 
 @router.post("/rack/{uuid:piece_id}/restore", response={200: RackPieceOut})
-def restore(request: HttpRequest, piece_id: UUID) -> Any:
+def restore(request: MemberRequest, piece_id: UUID, heel_cm: Heel = 2.0) -> Any:
     """Undo a removal."""
-    return _one(request, services.restore(request.user, piece_id).id, 2.0).piece
+    return _one(request, services.restore(request.user, piece_id).id, heel_cm).piece

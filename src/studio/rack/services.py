@@ -25,7 +25,7 @@ def hang_line(member: Member, client_id: Any, line: str, piece_id: UUID) -> Rack
 
     Raises NotUnderstood, UnknownWord or Http404; then nothing is written.
     """
-    client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
+    client: Client = Client.objects.of(member).not_removed().select_related("studio").get_or_404(id=client_id)
     piece = read_line(line, client.studio.unit)
     held, _ = RackPiece.objects.get_or_create(
         id=piece_id,
@@ -38,7 +38,7 @@ def hang_line(member: Member, client_id: Any, line: str, piece_id: UUID) -> Rack
 
 def hang_piece(member: Member, client_id: Any, piece_id: UUID, piece: dict[str, Any], facts: Facts) -> RackPiece:
     """Hang a piece of a shop or a chart; handing the same one in twice hangs it once. Raises UnknownWord."""
-    client: Client = Client.objects.of(member).kept().found(id=client_id)
+    client: Client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
     described = Piece.of(piece).described()
     held, _ = RackPiece.objects.get_or_create(
         id=piece_id,
@@ -58,7 +58,7 @@ def change(member: Member, piece_id: Any, version: int, **changes: Any) -> RackP
 
 def copy(member: Member, piece_id: Any) -> RackPiece:
     """Hang another like it."""
-    held: RackPiece = RackPiece.objects.of(member).kept().found(id=piece_id)
+    held: RackPiece = RackPiece.objects.of(member).not_removed().get_or_404(id=piece_id)
     return RackPiece.objects.create(
         studio_id=member.studio_id,
         client_id=held.client_id,
@@ -71,12 +71,12 @@ def copy(member: Member, piece_id: Any) -> RackPiece:
 
 def remove(member: Member, piece_id: Any) -> None:
     """Take a piece off the rack; it can be brought back."""
-    RackPiece.objects.take_away(member, id=piece_id)
+    RackPiece.objects.soft_delete(member, id=piece_id)
 
 
 def restore(member: Member, piece_id: Any) -> RackPiece:
     """Undo a removal."""
-    held: RackPiece = RackPiece.objects.bring_back(member, id=piece_id)
+    held: RackPiece = RackPiece.objects.restore(member, id=piece_id)
     return held
 
 
@@ -106,32 +106,34 @@ def hang_filed(member: Member, client: Client, pieces: Iterable[FiledPiece]) -> 
 
 def table_of(member: Member, client_id: Any, unit: Unit) -> str:
     """A client's rack as a table."""
-    client = Client.objects.of(member).kept().found(id=client_id)
-    return write_pieces((filed(row) for row in RackPiece.objects.of(member).kept().filter(client=client)), unit)
+    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
+    return write_pieces((filed(row) for row in RackPiece.objects.of(member).not_removed().filter(client=client)), unit)
 
 
 def preview_table(member: Member, client_id: Any, text: str) -> PieceTable:
     """What a table would hang; nothing is written. Raises NotATable."""
-    Client.objects.of(member).kept().found(id=client_id)
+    Client.objects.of(member).not_removed().get_or_404(id=client_id)
     return read_pieces(text)
 
 
 def keep_table(member: Member, client_id: Any, text: str) -> int:
     """Hang a table's good rows; how many."""
     with transaction.atomic():
-        client: Client = Client.objects.of(member).kept().select_for_update(of=("self",)).found(id=client_id)
+        client: Client = (
+            Client.objects.of(member).not_removed().select_for_update(of=("self",)).get_or_404(id=client_id)
+        )
         return len(hang_filed(member, client, (row.filed for row in read_pieces(text).rows)))
 
 
 def landed_rack(member: Member, client_id: Any, heel: float) -> tuple[Shopper, Iterator[tuple[RackPiece, Landed]]]:
     """Every piece of a client's rack, each landed on their body in a heel of so many cm."""
     shopper = shopper_of(member, client_id)
-    rows = RackPiece.objects.of(member).kept().filter(client_id=client_id)
+    rows = RackPiece.objects.of(member).not_removed().filter(client_id=client_id)
     return shopper, ((row, land_on(shopper, Piece.of(row.piece), heel)) for row in rows)
 
 
 def landed_piece(member: Member, piece_id: Any, heel: float) -> tuple[Shopper, RackPiece, Landed]:
     """One piece, landed."""
-    row: RackPiece = RackPiece.objects.of(member).kept().found(id=piece_id)
+    row: RackPiece = RackPiece.objects.of(member).not_removed().get_or_404(id=piece_id)
     shopper = shopper_of(member, row.client_id)
     return shopper, row, land_on(shopper, Piece.of(row.piece), heel)

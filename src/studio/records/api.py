@@ -6,7 +6,6 @@ from datetime import date, datetime
 from typing import Any, Literal
 from uuid import UUID
 
-from django.http import HttpRequest, HttpResponse
 from ninja import Router, Schema, Status
 from pydantic import Field
 
@@ -16,12 +15,13 @@ from craft.formats.measures_csv import Table
 from studio.people.api import ClientOut, client_out
 from studio.records import services
 from studio.records.models import Erasure
-from studio.schemas import Added, Refusal, RefusedOut, Text, Unit
+from studio.requests import MemberRequest
+from studio.schemas import CSV, Added, Copied, Refusal, RefusedOut, Text, Unit, attached
 
 router = Router()
 
 
-class RowOut(Schema):
+class RowOut(Copied):
     line: int
     measure: str
     label: str
@@ -52,7 +52,7 @@ class ErasureIn(Schema):
     name: str = Field(max_length=200)
 
 
-class ErasureOut(Schema):
+class ErasureOut(Copied):
     id: UUID
     at: datetime
     by: str
@@ -63,42 +63,24 @@ class ErasureOut(Schema):
 def _table(table: Table) -> TableOut:
     return TableOut(
         unit=table.unit,
-        rows=[
-            RowOut(
-                line=row.line,
-                measure=row.measure,
-                label=label(row.measure),
-                cm=row.cm,
-                typed=row.typed,
-                taken_on=row.taken_on,
-                origin=row.origin,
-            )
-            for row in table.rows
-        ],
-        refused=[RefusedOut(line=bad.line, text=bad.text, reason=bad.reason) for bad in table.refused],
+        rows=[RowOut.of(row, label=label(row.measure)) for row in table.rows],
+        refused=[RefusedOut.of(bad) for bad in table.refused],
     )
 
 
 def _erasure(erasure: Erasure) -> ErasureOut:
-    by = erasure.by.name if erasure.by else ""
-    return ErasureOut(id=erasure.id, at=erasure.at, by=by, rows=erasure.rows, remaining=erasure.remaining)
-
-
-def _attached(content: str, kind: str, name: str) -> HttpResponse:
-    response = HttpResponse(content, content_type=kind)
-    response["Content-Disposition"] = f'attachment; filename="{name}"'
-    return response
+    return ErasureOut.of(erasure, by=erasure.by.name if erasure.by else "")
 
 
 @router.get("/clients/{uuid:client_id}/file", response=ClientFile)
-def export_file(request: HttpRequest, client_id: UUID) -> Any:
+def export_file(request: MemberRequest, client_id: UUID) -> Any:
     """Everything recorded of a client, as an open file."""
     filed = services.file_of(request.user, client_id)
-    return _attached(filed.model_dump_json(indent=2), "application/json", "client.basilwood.json")
+    return attached(filed.model_dump_json(indent=2), "application/json", "client.basilwood.json")
 
 
 @router.post("/client-files/preview", response={200: FilePreview, 422: Refusal})
-def preview_file(request: HttpRequest, given: Text) -> Any:
+def preview_file(request: MemberRequest, given: Text) -> Any:
     """What a client file holds; nothing is written."""
     filed = read_file(given.text)
     return FilePreview(
@@ -111,31 +93,31 @@ def preview_file(request: HttpRequest, given: Text) -> Any:
 
 
 @router.post("/client-files", response={201: ClientOut, 422: Refusal})
-def import_file(request: HttpRequest, given: Text) -> Any:
+def import_file(request: MemberRequest, given: Text) -> Any:
     """A new client from a file."""
     return Status(201, client_out(services.client_from_file(request.user, read_file(given.text))))
 
 
 @router.get("/clients/{uuid:client_id}/table", response=str)
-def export_table(request: HttpRequest, client_id: UUID, unit: Literal["cm", "in"] = "cm") -> Any:
+def export_table(request: MemberRequest, client_id: UUID, unit: Literal["cm", "in"] = "cm") -> Any:
     """The readings that count as CSV."""
-    return _attached(services.table_of(request.user, client_id, unit), "text/csv; charset=utf-8", "measures.csv")
+    return attached(services.table_of(request.user, client_id, unit), CSV, "measures.csv")
 
 
 @router.post("/clients/{uuid:client_id}/table/preview", response={200: TableOut, 422: Refusal})
-def preview_table(request: HttpRequest, client_id: UUID, given: Text) -> Any:
+def preview_table(request: MemberRequest, client_id: UUID, given: Text) -> Any:
     """Row by row what a table would add, and what is refused and why; nothing is written."""
     return _table(services.preview_table(request.user, client_id, given.text))
 
 
 @router.post("/clients/{uuid:client_id}/table", response={200: Added, 422: Refusal})
-def keep_table(request: HttpRequest, client_id: UUID, given: Text) -> Any:
+def keep_table(request: MemberRequest, client_id: UUID, given: Text) -> Any:
     """Add a table's good rows."""
     return Added(added=services.keep_table(request.user, client_id, given.text))
 
 
 @router.post("/clients/{uuid:client_id}/erase", response={200: ErasureOut, 422: Refusal})
-def erase(request: HttpRequest, client_id: UUID, given: ErasureIn) -> Any:
+def erase(request: MemberRequest, client_id: UUID, given: ErasureIn) -> Any:
     """Erase a client for good; the name has to be typed. Answers the proof."""
     client = services.erasable(request.user, client_id)
     if " ".join(given.name.split()) != " ".join(client.name.split()):
@@ -144,6 +126,6 @@ def erase(request: HttpRequest, client_id: UUID, given: ErasureIn) -> Any:
 
 
 @router.get("/erasures", response=list[ErasureOut])
-def erasures(request: HttpRequest) -> Any:
+def erasures(request: MemberRequest) -> Any:
     """The proofs of erasure of this studio, newest first."""
     return [_erasure(row) for row in Erasure.objects.of(request.user).select_related("by")[:200]]

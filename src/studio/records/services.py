@@ -30,10 +30,10 @@ from studio.rules.services import checked as checked_rules
 
 def file_of(member: Member, client_id: Any) -> ClientFile:
     """Everything recorded of a client, as an open file."""
-    client: Client = Client.objects.of(member).kept().found(id=client_id)
+    client: Client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
     sessions = MeasuringSession.objects.filter(client=client).order_by("started_at", "id")
-    looks = Look.objects.of(member).kept().filter(client=client).order_by("created_at", "id")
-    hanging = list(RackPiece.objects.of(member).kept().filter(client=client))
+    looks = Look.objects.of(member).not_removed().filter(client=client).order_by("created_at", "id")
+    hanging = list(RackPiece.objects.of(member).not_removed().filter(client=client))
     return ClientFile(
         name=client.name,
         note=client.note,
@@ -117,7 +117,7 @@ def _restore(member: Member, client: Client, filed: FiledSession) -> None:
 
 def table_of(member: Member, client_id: Any, unit: Unit) -> str:
     """The client's readings that count, every session's, as a table."""
-    client = Client.objects.of(member).kept().found(id=client_id)
+    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
     alive = Reading.objects.filter(session__client=client, set_aside=False, withdrawal__isnull=True)
     rows = [Row(0, r.measure, float(r.cm), r.typed, r.taken_at.date(), _origin(r)) for r in alive]
     return write_table(rows, unit)
@@ -131,14 +131,14 @@ def _origin(reading: Reading) -> ReadingOrigin:
 
 def preview_table(member: Member, client_id: Any, text: str) -> Table:
     """What a table would add to a client; nothing is written. Raises NotATable."""
-    client = Client.objects.of(member).kept().found(id=client_id)
+    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
     return read_table(text, today(), measures_of(client))
 
 
 def keep_table(member: Member, client_id: Any, text: str) -> int:
     """Add a table's good rows, a session for each day; how many were added."""
     with transaction.atomic():
-        client = Client.objects.of(member).kept().select_for_update(of=("self",)).found(id=client_id)
+        client = Client.objects.of(member).not_removed().select_for_update(of=("self",)).get_or_404(id=client_id)
         table = read_table(text, today(), measures_of(client))
         for day in sorted({row.taken_on or today() for row in table.rows}):
             when = datetime.combine(day, time(12), UTC) if day < today() else datetime.now(UTC)
@@ -174,14 +174,14 @@ def keep_table(member: Member, client_id: Any, text: str) -> int:
 
 def erasable(member: Member, client_id: Any) -> Client:
     """The client, kept or removed: both can be erased."""
-    client: Client = Client.objects.of(member).found(id=client_id)
+    client: Client = Client.objects.of(member).get_or_404(id=client_id)
     return client
 
 
 def erase_client(member: Member, client_id: Any) -> Erasure:
     """Erase a client for good, kept or removed, with everything recorded of them; the proof."""
     with transaction.atomic():
-        client: Client = Client.objects.of(member).select_for_update(of=("self",)).found(id=client_id)
+        client: Client = Client.objects.of(member).select_for_update(of=("self",)).get_or_404(id=client_id)
         ids = _ids_of(client)
         _, by_table = client.delete()
         rows = {name.split(".")[-1]: count for name, count in by_table.items() if count}

@@ -5,23 +5,23 @@ from __future__ import annotations
 from typing import Any, Literal
 from uuid import UUID
 
-from django.http import HttpRequest
 from ninja import Router
 from pydantic import BaseModel, Field
 
 from craft.judge import RULES
 from craft.judge.judgement import BORDERS
+from studio.requests import MemberRequest
 from studio.rules import services
-from studio.schemas import Refusal, answer
+from studio.schemas import Copied, Refusal, answer
 
 router = Router()
 Verdict = Literal["works", "watch", "against"]
 
 
-class RuleOut(BaseModel):
+class RuleOut(Copied):
     """One rule: what it says, where from, whether this house follows it, and how many kept looks it speaks of."""
 
-    key: str
+    id: str
     subject: str
     says: str
     #: The schools that it asks, where practitioners differ, and the part of the trade's knowledge it restates.
@@ -31,7 +31,7 @@ class RuleOut(BaseModel):
     touches: int
 
 
-class RuleBorderOut(BaseModel):
+class RuleBorderOut(Copied):
     """A figure that rules hold a look against: usual, where this house draws it, and how far it may be moved."""
 
     key: str
@@ -57,7 +57,7 @@ class Ways(BaseModel):
     borders: dict[str, float] = Field(default={}, max_length=200)
 
 
-class OtherwiseOut(BaseModel):
+class OtherwiseOut(Copied):
     look_id: UUID
     client_id: UUID
     client: str
@@ -66,7 +66,7 @@ class OtherwiseOut(BaseModel):
     then: Verdict
 
 
-class EffectOut(BaseModel):
+class EffectOut(Copied):
     """What would be said otherwise: looks of those judged, and pieces by client of those landed."""
 
     looks: list[OtherwiseOut]
@@ -75,7 +75,7 @@ class EffectOut(BaseModel):
     landed: int
 
 
-class ExampleOut(BaseModel):
+class ExampleOut(Copied):
     look_id: UUID
     client_id: UUID
     client: str
@@ -91,34 +91,18 @@ class ExamplesOut(BaseModel):
 
 
 @router.get("/rules", response=RulesOut)
-def rules(request: HttpRequest) -> Any:
+def rules(request: MemberRequest) -> Any:
     """Every rule of the engine."""
     spoken = services.touched(request.user)
     muted = set(request.user.studio.muted)
     drawn = request.user.studio.borders
     return answer(
         RulesOut(
-            rules=[
-                RuleOut(
-                    key=rule.key,
-                    subject=rule.subject,
-                    says=rule.says,
-                    schools=list(rule.schools),
-                    source=rule.source,
-                    muted=rule.key in muted,
-                    touches=len(spoken[rule.key]),
-                )
-                for rule in RULES
-            ],
+            rules=[RuleOut.of(rule, muted=rule.id in muted, touches=len(spoken[rule.id])) for rule in RULES],
             borders=[
-                RuleBorderOut(
-                    key=border.key,
-                    rules=list(border.rules),
-                    says=border.says,
-                    unit=border.unit,
-                    usual=border.usual,
-                    low=border.low,
-                    high=border.high,
+                RuleBorderOut.of(
+                    border,
+                    rules=[rule.id for rule in RULES if border in rule.borders],
                     drawn=drawn.get(border.key, border.usual),
                 )
                 for border in BORDERS
@@ -127,46 +111,36 @@ def rules(request: HttpRequest) -> Any:
     )
 
 
-@router.get("/rules/{key}/looks", response={200: ExamplesOut, 422: Refusal})
-def spoken_of(request: HttpRequest, key: str) -> Any:
+@router.get("/rules/{rule_id}/looks", response={200: ExamplesOut, 422: Refusal})
+def spoken_of(request: MemberRequest, rule_id: str) -> Any:
     """The kept looks that a rule speaks of."""
     unit = request.user.studio.unit
     return ExamplesOut(
         looks=[
-            ExampleOut(
-                look_id=look.id,
-                client_id=look.client_id,
-                client=look.client.name,
-                name=look.name,
-                stance=finding.stance,
-                title=finding.title,
-                text=finding.text.say(unit),
-                figure=finding.figure.say(unit),
+            ExampleOut.of(
+                said, unit, look_id=look.id, client_id=look.client_id, client=look.client.name, name=look.name
             )
-            for look, finding in services.examples(request.user, key)
+            for look, said in services.examples(request.user, rule_id)
         ]
     )
 
 
 @router.post("/rules/effect", response={200: EffectOut, 422: Refusal})
-def effect(request: HttpRequest, given: Ways) -> Any:
+def effect(request: MemberRequest, given: Ways) -> Any:
     """What another way of judging would change; nothing is written."""
     told = services.effect_of(request.user, given.schools, given.muted, given.borders)
     return answer(
-        EffectOut(
+        EffectOut.of(
+            told,
             looks=[
-                OtherwiseOut(
+                OtherwiseOut.of(
+                    one,
                     look_id=one.look.id,
                     client_id=one.look.client_id,
                     client=one.look.client.name,
                     name=one.look.name,
-                    now=one.now,
-                    then=one.then,
                 )
                 for one in told.looks
             ],
-            judged=told.judged,
-            pieces=told.pieces,
-            landed=told.landed,
         )
     )

@@ -7,17 +7,19 @@ from dataclasses import dataclass, replace
 from typing import Any
 
 from craft.body import Body
-from craft.cloth import Piece, UnknownWord
+from craft.cloth import Piece
+from craft.errors import UnknownWord
 from craft.fit import land
 from craft.formats.look_form import LookFacts
 from craft.judge import RULES, Aims, judge
-from craft.judge.finding import Finding
-from craft.judge.judgement import moved
+from craft.judge.finding import Remark
+from craft.judge.judgement import Verdict, moved
 from craft.look import Look as CraftLook
 from craft.look import Outfit, compose
 from craft.schools import Schools
 from craft.wear.shoes import barefoot_on
 from studio.bodies.known import measures_of
+from studio.errors import UnknownRule
 from studio.looks.links import rack_of, worn_now
 from studio.looks.models import Look
 from studio.people.models import Client, Member
@@ -29,18 +31,12 @@ MOST_LOOKS = 400
 HEEL = 2.0
 
 
-class UnknownRule(ValueError):
-    """A key that is no rule of the engine."""
-
-    field = "muted"
-
-
 def checked(muted: list[str]) -> list[str]:
-    """Keys of rules, in order and once each. Raises UnknownRule."""
-    known = {rule.key for rule in RULES}
-    for key in muted:
-        if key not in known:
-            raise UnknownRule(f"“{key[:60]}” is not a rule here.")
+    """Ids of rules, in order and once each. Raises UnknownRule."""
+    known = {rule.id for rule in RULES}
+    for rule_id in muted:
+        if rule_id not in known:
+            raise UnknownRule(f"“{rule_id[:60]}” is not a rule here.")
     return sorted(set(muted))
 
 
@@ -55,7 +51,7 @@ class Held:
 
 def kept_looks(member: Member) -> Iterator[Held]:
     """The studio's looks, the last changed first, each on its client's body."""
-    rows = Look.objects.of(member).kept().filter(client__removed_at=None).select_related("client__studio")
+    rows = Look.objects.of(member).not_removed().filter(client__removed_at=None).select_related("client__studio")
     bodies: dict[Any, Body] = {}
     looks = list(rows.order_by("-changed_at")[:MOST_LOOKS])
     rack = rack_of(looks)
@@ -74,11 +70,11 @@ def kept_looks(member: Member) -> Iterator[Held]:
 
 def touched(member: Member) -> dict[str, list[Look]]:
     """The kept looks that each rule speaks of, muted or not."""
-    found: dict[str, list[Look]] = {rule.key: [] for rule in RULES}
+    found: dict[str, list[Look]] = {rule.id: [] for rule in RULES}
     for held in kept_looks(member):
         for rule in RULES:
-            if next(iter(rule.check(held.outfit, held.aims)), None) is not None:
-                found[rule.key].append(held.look)
+            if rule.said_of(held.outfit, held.aims):
+                found[rule.id].append(held.look)
     return found
 
 
@@ -87,8 +83,8 @@ class Otherwise:
     """A kept look that would be judged otherwise: how it is judged now and then."""
 
     look: Look
-    now: str
-    then: str
+    now: Verdict
+    then: Verdict
 
 
 @dataclass(frozen=True)
@@ -121,7 +117,7 @@ def _pieces(member: Member, house: Schools) -> tuple[dict[str, int], int]:
     found: dict[str, int] = {}
     landed = 0
     shoes = barefoot_on(HEEL)
-    clients = Client.objects.of(member).kept().filter(rack__removed_at=None, rack__isnull=False).distinct()
+    clients = Client.objects.of(member).not_removed().filter(rack__removed_at=None, rack__isnull=False).distinct()
     for client in clients.select_related("studio"):
         body = Body.of(measures_of(client))
         for described in RackPiece.objects.filter(client=client, removed_at=None).values_list("piece", flat=True):
@@ -138,13 +134,8 @@ def _pieces(member: Member, house: Schools) -> tuple[dict[str, int], int]:
     return found, landed
 
 
-def examples(member: Member, key: str) -> list[tuple[Look, Finding]]:
+def examples(member: Member, rule_id: str) -> list[tuple[Look, Remark]]:
     """The kept looks that one rule speaks of, with what it says of each. Raises UnknownRule."""
-    checked([key])
-    rule = next(rule for rule in RULES if rule.key == key)
-    found = []
-    for held in kept_looks(member):
-        finding = next(iter(rule.check(held.outfit, held.aims)), None)
-        if finding is not None:
-            found.append((held.look, finding))
-    return found
+    checked([rule_id])
+    rule = next(rule for rule in RULES if rule.id == rule_id)
+    return [(held.look, said) for held in kept_looks(member) for said in rule.said_of(held.outfit, held.aims)[:1]]

@@ -2,16 +2,17 @@
 
 from __future__ import annotations
 
+from collections.abc import Collection
 from typing import Annotated, Any, Literal
 from uuid import UUID
 
-from django.http import HttpRequest, HttpResponse
-from ninja import Router, Status
+from django.http import HttpResponse
+from ninja import Router
 from pydantic import BaseModel, Field
 
 from craft.advise.choose import Choice
 from craft.advise.shopping import Number
-from craft.body.measures import HEIGHTS, label
+from craft.body.measures import label
 from craft.cloth import Piece
 from craft.cloth.words import figure_name, said
 from craft.fit import Landed
@@ -23,7 +24,9 @@ from craft.tryon.alter import changes
 from craft.units import Unit
 from studio.bodies.known import today
 from studio.bodies.shapes import Outline, outline
-from studio.schemas import Refusal, answer
+from studio.looks.assessment import LandmarkOut, landmarks_out
+from studio.requests import MemberRequest
+from studio.schemas import Copied, Refusal, answer
 from studio.shopping import feed, services
 from studio.shopping.sheet import numbers_pdf
 
@@ -32,15 +35,7 @@ Stance = Literal["fits", "watch", "against", "caution"]
 Heel = Annotated[float, Field(ge=0, le=20)]
 
 
-class Landmark(BaseModel):
-    name: str
-    label: str
-    cm: float
-    spread: float
-    settled: bool
-
-
-class NumberOut(BaseModel):
+class NumberOut(Copied):
     """One figure to shop with, cm: the range that does well, one that does not, where it lands, and why."""
 
     key: str
@@ -68,7 +63,7 @@ class NumbersOut(BaseModel):
 
     client: str
     numbers: list[NumberOut]
-    landmarks: list[Landmark]
+    landmarks: list[LandmarkOut]
     outline: list[Outline]
     stature: float
     heels: bool
@@ -86,12 +81,14 @@ class FigureRead(BaseModel):
     doubled: bool
 
 
-class EdgeAt(BaseModel):
+class EdgeAt(Copied):
     """Where an edge of the piece lands: cm above the ground, in words, and what else it may be."""
 
     key: str
     name: str
     height: float
+    #: Where its length alone would take it: lower than it lies where foot or ground holds it up.
+    falls_to: float
     spread: float
     settled: bool
     place: str
@@ -99,7 +96,7 @@ class EdgeAt(BaseModel):
     measure: str | None
 
 
-class EaseAt(BaseModel):
+class EaseAt(Copied):
     zone: str
     height: float
     cm: float
@@ -108,7 +105,7 @@ class EaseAt(BaseModel):
     settled: bool
 
 
-class AlterationOut(BaseModel):
+class AlterationOut(Copied):
     key: str
     cost: Literal["free", "shoe", "tailor", "shop"]
     cm: float
@@ -119,7 +116,7 @@ class AlterationOut(BaseModel):
     by_cm: float
 
 
-class CheckOut(BaseModel):
+class CheckOut(Copied):
     key: str
     stance: Stance
     title: str
@@ -163,22 +160,13 @@ class ShelfOut(BaseModel):
 
 
 @router.get("/clients/{uuid:client_id}/shopping/shelf", response={200: ShelfOut, 503: Refusal})
-def on_offer(request: HttpRequest, client_id: UUID, heel_cm: Heel = 2.0) -> Any:
+def on_offer(request: MemberRequest, client_id: UUID, heel_cm: Heel = 2.0) -> Any:
     """Which of what the shops offer fits this client, in which size."""
     shopper = services.shopper_of(request.user, client_id)
-    try:
-        stock = feed.shelf()
-    except feed.NoShop as why:
-        return Status(503, Refusal(message=str(why)))
-    return answer(
-        ShelfOut(
-            offers=[
-                _offer(choice, stock.products[choice.key], shopper.unit)
-                for choice in feed.fits(shopper, stock, heel_cm)
-            ],
-            unread=stock.unread,
-        )
-    )
+    stock = feed.shelf()
+    fits = feed.fits(shopper, stock, heel_cm)
+    offers = [_offer(choice, stock.products[choice.key], shopper.unit) for choice in fits]
+    return answer(ShelfOut(offers=offers, unread=stock.unread))
 
 
 def _offer(choice: Choice, product: feed.Product, unit: Unit) -> OnOffer:
@@ -188,9 +176,6 @@ def _offer(choice: Choice, product: feed.Product, unit: Unit) -> OnOffer:
 
 def on_offer_out(choice: Choice, maker: str, name: str, price: str, sizes: int, unit: Unit) -> OnOffer:
     """A product in its best size, of a shop or of a chart."""
-    read = [
-        FigureRead(key=key, label=figure_name(key), cm=cm, doubled=False) for key, cm in choice.landed.piece.figures
-    ]
     return OnOffer(
         id=choice.key,
         maker=maker,
@@ -199,12 +184,12 @@ def on_offer_out(choice: Choice, maker: str, name: str, price: str, sizes: int, 
         price=price,
         size=choice.size,
         sizes=sizes,
-        placed=placed_out(choice.landed, read, [], unit),
+        placed=placed_out(choice.landed, _read(choice.landed.piece), [], unit),
     )
 
 
 @router.get("/clients/{uuid:client_id}/shopping", response=NumbersOut)
-def numbers(request: HttpRequest, client_id: UUID) -> Any:
+def numbers(request: MemberRequest, client_id: UUID) -> Any:
     """The client's body as the numbers to shop with."""
     shopper = services.shopper_of(request.user, client_id)
     body = shopper.body
@@ -212,10 +197,7 @@ def numbers(request: HttpRequest, client_id: UUID) -> Any:
         NumbersOut(
             client=shopper.name,
             numbers=[_number(number, shopper.unit) for number in services.numbers_for(shopper)],
-            landmarks=[
-                Landmark(name=name, label=label(name), cm=round(q.cm, 1), spread=round(q.spread, 2), settled=q.settled)
-                for name, q in ((name, body.heights[name]) for name in HEIGHTS)
-            ],
+            landmarks=landmarks_out(body),
             outline=outline(body),
             stature=round(body.stature, 1),
             heels=shopper.heels,
@@ -224,7 +206,7 @@ def numbers(request: HttpRequest, client_id: UUID) -> Any:
 
 
 @router.get("/clients/{uuid:client_id}/shopping/sheet.pdf", response=bytes)
-def sheet(request: HttpRequest, client_id: UUID) -> Any:
+def sheet(request: MemberRequest, client_id: UUID) -> Any:
     """The numbers on one sheet of paper, PDF."""
     shopper = services.shopper_of(request.user, client_id)
     response = HttpResponse(numbers_pdf(shopper, request.user.studio.name, today()), content_type="application/pdf")
@@ -233,15 +215,15 @@ def sheet(request: HttpRequest, client_id: UUID) -> Any:
 
 
 @router.post("/clients/{uuid:client_id}/shopping/place", response={200: PlacedOut, 422: Refusal})
-def placed(request: HttpRequest, client_id: UUID, given: Pasted) -> Any:
+def placed(request: MemberRequest, client_id: UUID, given: Pasted) -> Any:
     """A pasted product description or size-chart row, read and placed on the body."""
     shopper = services.shopper_of(request.user, client_id)
     told, landed = services.read_and_land(shopper, given.text, given.heel_cm)
-    read = [
-        FigureRead(key=key, label=figure_name(key), cm=cm, doubled=key in told.doubled)
-        for key, cm in told.piece.figures
-    ]
-    return placed_out(landed, read, list(told.unread), shopper.unit)
+    return placed_out(landed, _read(told.piece, told.doubled), list(told.unread), shopper.unit)
+
+
+def _read(piece: Piece, doubled: Collection[str] = ()) -> list[FigureRead]:
+    return [FigureRead(key=key, label=figure_name(key), cm=cm, doubled=key in doubled) for key, cm in piece.figures]
 
 
 def _number(number: Number, unit: Unit) -> NumberOut:
@@ -249,11 +231,8 @@ def _number(number: Number, unit: Unit) -> NumberOut:
         return (None, None) if pair is None else (round(pair[0], 1), round(pair[1], 1))
 
     poor, lands, poor_lands = ends(number.poor), ends(number.heights), ends(number.poor_heights)
-    return NumberOut(
-        key=number.key,
-        group=number.group,
-        name=number.name,
-        worn=number.worn,
+    return NumberOut.of(
+        *(number, unit),
         low=number.good[0],
         high=number.good[1],
         poor_low=poor[0],
@@ -262,12 +241,8 @@ def _number(number: Number, unit: Unit) -> NumberOut:
         lands_high=lands[1],
         poor_lands_low=poor_lands[0],
         poor_lands_high=poor_lands[1],
-        poor_why=number.poor_why,
-        reason=number.reason.say(unit),
         rests_on=[label(name) for name in number.rests_on],
         spread=round(number.spread, 1),
-        settled=number.settled,
-        serves=number.serves,
     )
 
 
@@ -286,10 +261,10 @@ def placed_out(landed: Landed, read: list[FigureRead], unread: list[str], unit: 
 
 
 def _edge(edge: LandedEdge) -> EdgeAt:
-    return EdgeAt(
-        key=edge.key,
-        name=edge.name,
+    return EdgeAt.of(
+        edge,
         height=round(edge.height, 1),
+        falls_to=round(edge.falls_to, 1),
         spread=round(edge.landing.spread, 1),
         settled=edge.landing.origin == "measured",
         place=place(edge.at),
@@ -299,35 +274,15 @@ def _edge(edge: LandedEdge) -> EdgeAt:
 
 
 def _ease(ease: ZoneEase, lift: float) -> EaseAt:
-    return EaseAt(
-        zone=ease.zone,
-        height=round(ease.height + lift, 1),
-        cm=round(ease.cm, 1),
-        word=ease.word,
-        strain=round(min(ease.strain, 9.99), 2),
-        settled=ease.settled,
-    )
+    height, strain = round(ease.height + lift, 1), round(min(ease.strain, 9.99), 2)
+    return EaseAt.of(ease, height=height, cm=round(ease.cm, 1), strain=strain)
 
 
 def _check(check: Check, piece: Piece, unit: Unit) -> CheckOut:
-    return CheckOut(
-        key=check.key,
-        stance=check.stance,
-        title=check.title,
-        text=check.text.say(unit),
-        height=round(check.height, 1),
-        alterations=[_alteration(change, check.key, piece, unit) for change in check.alterations],
-    )
+    alterations = [_alteration(change, check.key, piece, unit) for change in check.alterations]
+    return CheckOut.of(check, unit, height=round(check.height, 1), alterations=alterations)
 
 
 def _alteration(change: Alteration, check: str, piece: Piece, unit: Unit) -> AlterationOut:
     figure, by = changes(piece, check, change) or ("", 0.0)
-    return AlterationOut(
-        key=change.key,
-        cost=change.cost,
-        cm=round(change.cm, 1),
-        text=change.text.say(unit),
-        reaches=change.reaches.say(unit),
-        figure=figure,
-        by_cm=by,
-    )
+    return AlterationOut.of(change, unit, cm=round(change.cm, 1), figure=figure, by_cm=by)

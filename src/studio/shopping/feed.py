@@ -3,27 +3,25 @@
 from __future__ import annotations
 
 import json
-import os
 import time
 import urllib.error
 import urllib.request
 from dataclasses import dataclass
 
+from django.conf import settings
 from pydantic import BaseModel, Field, ValidationError
 
 from craft.advise.choose import Choice, Offer, choose
-from craft.cloth import Piece, UnknownWord
+from craft.cloth import Piece
+from craft.errors import UnknownWord
 from craft.wear.shoes import barefoot_on
+from studio.errors import NoShop
 from studio.shopping.services import Shopper
 
 #: How long a feed that was read is used, and how long a shop may take to answer, seconds.
 FRESH_FOR, PATIENCE = 60.0, 4.0
 LARGEST = 20_000_000
 SILENT = "The shop does not answer. Your numbers and pasted descriptions work without it."
-
-
-class NoShop(Exception):
-    """No shop is known, or it does not answer, or not with a feed; the message says which."""
 
 
 class Price(BaseModel):
@@ -86,10 +84,9 @@ def charts_table() -> str:
 
 
 def _address() -> str:
-    address = os.environ.get("BASILWOOD_SHOP", "")
-    if not address:
+    if not settings.SHOP:
         raise NoShop("No shop is connected to this studio.")
-    return address
+    return str(settings.SHOP)
 
 
 def _asked(url: str) -> bytes:

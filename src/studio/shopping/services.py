@@ -9,11 +9,12 @@ from craft.advise.shopping import Number, shopping_numbers
 from craft.body import Body
 from craft.cloth import Piece
 from craft.cloth.description import Description, read_description
+from craft.cloth.kinds import KIND
 from craft.fit import Landed, land
 from craft.judge import Aims
 from craft.schools import Schools
 from craft.units import Unit
-from craft.wear.shoes import BOOTS, barefoot_on
+from craft.wear.shoes import barefoot_on
 from studio.bodies.known import body_of
 from studio.people.models import Client, Member
 
@@ -35,7 +36,7 @@ class Shopper:
 
 def shopper_of(member: Member, client_id: Any) -> Shopper:
     """The client's body as it is known today, with what they will not wear. Raises Http404."""
-    client: Client = Client.objects.of(member).kept().select_related("studio").found(id=client_id)
+    client: Client = Client.objects.of(member).not_removed().select_related("studio").get_or_404(id=client_id)
     return Shopper(
         client.name,
         body_of(client),
@@ -61,6 +62,6 @@ def read_and_land(shopper: Shopper, text: str, heel: float) -> tuple[Description
 
 def land_on(shopper: Shopper, piece: Piece, heel: float) -> Landed:
     """A piece on this body. A boot brings its own heel."""
-    own = piece.figure("heel_cm") if piece.kind in BOOTS else None
+    own = piece.figure("heel_cm") if KIND[piece.kind].is_boot else None
     shoes = barefoot_on(heel if own is None else own)
     return land(shopper.body, piece, shoes, shopper.schools, seated=shopper.seated, heels=shopper.heels)

@@ -21,7 +21,7 @@ from craft.units import CM_PER_INCH, Unit, format_length
 from studio.settings import WEB_BUILD
 from studio.shopping.services import Shopper, numbers_for
 
-_TEMPLATES = Engine(dirs=[Path(__file__).parent / "templates"], autoescape=True)
+_TEMPLATES = Engine(dirs=[str(Path(__file__).parent / "templates")], autoescape=True)
 #: The drawing, in its own units of a cm of body: room above the head, the rule, the figure's half, the labels.
 HEADROOM, RULE, HALF, LABELS = 4.0, 7.0, 27.0, 36.0
 #: Half the breadth of a band.

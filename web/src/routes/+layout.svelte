@@ -4,6 +4,7 @@
   import { goto } from "$app/navigation";
   import { navigating, page } from "$app/state";
   import { studio } from "$lib/studio.svelte";
+  import { letters } from "$lib/ui/letters.svelte";
   import { notice } from "$lib/ui/notice.svelte";
 
   const { children } = $props();
@@ -12,6 +13,9 @@
   onMount(() => {
     document.querySelector("#opening")?.remove();
     void studio.load().then(() => (ready = true));
+  });
+  $effect(() => {
+    document.documentElement.dataset.letters = letters.on ? "on" : "off";
   });
   $effect(() => {
     if (!ready || studio.me || page.url.pathname.startsWith("/sign-in")) return;

@@ -379,7 +379,8 @@ export interface paths {
         put?: never;
         /**
          * Take
-         * @description Add a reading. A doubt is asked, never blocked; handing the same reading in twice changes nothing.
+         * @description Add a reading; the desk as it then is. A doubt is asked, never blocked; handing the same reading in twice changes
+         *     nothing.
          */
         post: operations["studio_bodies_api_take"];
         delete?: never;
@@ -399,7 +400,7 @@ export interface paths {
         put?: never;
         /**
          * Withdraw
-         * @description Take a reading back; it is kept and no longer counts.
+         * @description Take a reading back: it is held and no longer counts; the desk as it then is.
          */
         post: operations["studio_bodies_api_withdraw"];
         delete?: never;
@@ -418,10 +419,10 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Bring Back
-         * @description Undo a withdrawal.
+         * Restore Reading
+         * @description Undo a withdrawal; the desk as it then is.
          */
-        post: operations["studio_bodies_api_bring_back"];
+        post: operations["studio_bodies_api_restore_reading"];
         delete?: never;
         options?: never;
         head?: never;
@@ -556,7 +557,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/clients/{client_id}/doubts": {
+    "/api/clients/{client_id}/unsettled": {
         parameters: {
             query?: never;
             header?: never;
@@ -566,10 +567,10 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Doubts
+         * Unsettled
          * @description The measures that could still turn the verdict of these pieces; asked when the hand rests.
          */
-        post: operations["studio_looks_advice_api_doubts"];
+        post: operations["studio_looks_advice_api_unsettled"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1492,7 +1493,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/rules/{key}/looks": {
+    "/api/rules/{rule_id}/looks": {
         parameters: {
             query?: never;
             header?: never;
@@ -2683,16 +2684,6 @@ export interface components {
             /** Expected Cm */
             expected_cm: number;
         };
-        /** Kept */
-        Kept: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /** Measure */
-            measure: string;
-        };
         /** OvertakenOut */
         OvertakenOut: {
             /** Message */
@@ -2763,12 +2754,39 @@ export interface components {
             /** Hex */
             hex: string;
         };
+        /**
+         * KindOut
+         * @description What the screens know of a kind: its slot and place, what a tape takes of it, which figure says how long it is,
+         *     the slots that it fills beside its own, and whether it ends round each leg or has a shaft.
+         */
+        KindOut: {
+            /** Slot */
+            slot: string;
+            /** Place */
+            place: string;
+            /** Figures */
+            figures: string[];
+            /** Length */
+            length: string | null;
+            /** Covers */
+            covers: string[];
+            /** Has Legs */
+            has_legs: boolean;
+            /** Is Boot */
+            is_boot: boolean;
+        };
         /** Vocabulary */
         Vocabulary: {
             /** Kinds */
             kinds: {
                 [key: string]: string[];
             };
+            /** Of Kind */
+            of_kind: {
+                [key: string]: components["schemas"]["KindOut"];
+            };
+            /** Places */
+            places: string[];
             /** One Of */
             one_of: {
                 [key: string]: string[];
@@ -3241,6 +3259,12 @@ export interface components {
             half_breadth: number;
             /** Seen */
             seen: boolean;
+            /** Falls To */
+            falls_to: number;
+            /** Figure */
+            figure: string | null;
+            /** Length */
+            length: number | null;
         };
         /**
          * FigureOut
@@ -3260,8 +3284,6 @@ export interface components {
         FindingOut: {
             /** Rule */
             rule: string;
-            /** Key */
-            key: string;
             /** Code */
             code: string;
             /**
@@ -3344,10 +3366,10 @@ export interface components {
             moving: boolean;
         };
         /**
-         * DoubtOut
+         * UnsettledMeasure
          * @description A measure that is estimated and could still turn the verdict.
          */
-        DoubtOut: {
+        UnsettledMeasure: {
             /** Measure */
             measure: string;
             /** Label */
@@ -3365,10 +3387,10 @@ export interface components {
             /** Text */
             text: string;
         };
-        /** DoubtsOut */
-        DoubtsOut: {
-            /** Doubts */
-            doubts: components["schemas"]["DoubtOut"][];
+        /** UnsettledOut */
+        UnsettledOut: {
+            /** Unsettled */
+            unsettled: components["schemas"]["UnsettledMeasure"][];
         };
         /**
          * GoesOut
@@ -3818,6 +3840,8 @@ export interface components {
             name: string;
             /** Height */
             height: number;
+            /** Falls To */
+            falls_to: number;
             /** Spread */
             spread: number;
             /** Settled */
@@ -4368,8 +4392,8 @@ export interface components {
              */
             why: string;
         };
-        /** Taking */
-        Taking: {
+        /** TakeOver */
+        TakeOver: {
             /**
              * Whose
              * @enum {string}
@@ -4541,8 +4565,8 @@ export interface components {
          * @description One rule: what it says, where from, whether this house follows it, and how many kept looks it speaks of.
          */
         RuleOut: {
-            /** Key */
-            key: string;
+            /** Id */
+            id: string;
             /** Subject */
             subject: string;
             /** Says */
@@ -4658,19 +4682,6 @@ export interface components {
                 [key: string]: number;
             };
         };
-        /** Landmark */
-        Landmark: {
-            /** Name */
-            name: string;
-            /** Label */
-            label: string;
-            /** Cm */
-            cm: number;
-            /** Spread */
-            spread: number;
-            /** Settled */
-            settled: boolean;
-        };
         /**
          * NumberOut
          * @description One figure to shop with, cm: the range that does well, one that does not, where it lands, and why.
@@ -4723,7 +4734,7 @@ export interface components {
             /** Numbers */
             numbers: components["schemas"]["NumberOut"][];
             /** Landmarks */
-            landmarks: components["schemas"]["Landmark"][];
+            landmarks: components["schemas"]["LandmarkOut"][];
             /** Outline */
             outline: components["schemas"]["Outline"][];
             /** Stature */
@@ -4754,10 +4765,10 @@ export interface components {
             format: "basilwood-client";
             /**
              * Version
-             * @default 1
-             * @constant
+             * @default 2
+             * @enum {integer}
              */
-            version: 1;
+            version: 1 | 2;
             /** Name */
             name: string;
             /**
@@ -5845,7 +5856,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Kept"];
+                    "application/json": components["schemas"]["DeskOut"];
                 };
             };
             /** @description Conflict */
@@ -5886,12 +5897,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Kept"];
+                    "application/json": components["schemas"]["DeskOut"];
                 };
             };
         };
     };
-    studio_bodies_api_bring_back: {
+    studio_bodies_api_restore_reading: {
         parameters: {
             query?: never;
             header?: never;
@@ -5909,7 +5920,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Kept"];
+                    "application/json": components["schemas"]["DeskOut"];
                 };
             };
         };
@@ -6100,7 +6111,7 @@ export interface operations {
             };
         };
     };
-    studio_looks_advice_api_doubts: {
+    studio_looks_advice_api_unsettled: {
         parameters: {
             query?: never;
             header?: never;
@@ -6121,7 +6132,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DoubtsOut"];
+                    "application/json": components["schemas"]["UnsettledOut"];
                 };
             };
         };
@@ -6308,7 +6319,9 @@ export interface operations {
     };
     studio_rack_api_hang: {
         parameters: {
-            query?: never;
+            query?: {
+                heel_cm?: number;
+            };
             header?: never;
             path: {
                 client_id: string;
@@ -6343,7 +6356,9 @@ export interface operations {
     };
     studio_rack_api_hang_piece: {
         parameters: {
-            query?: never;
+            query?: {
+                heel_cm?: number;
+            };
             header?: never;
             path: {
                 client_id: string;
@@ -6516,7 +6531,9 @@ export interface operations {
     };
     studio_rack_api_change: {
         parameters: {
-            query?: never;
+            query?: {
+                heel_cm?: number;
+            };
             header?: never;
             path: {
                 piece_id: string;
@@ -6551,7 +6568,9 @@ export interface operations {
     };
     studio_rack_api_copy: {
         parameters: {
-            query?: never;
+            query?: {
+                heel_cm?: number;
+            };
             header?: never;
             path: {
                 piece_id: string;
@@ -6573,7 +6592,9 @@ export interface operations {
     };
     studio_rack_api_restore: {
         parameters: {
-            query?: never;
+            query?: {
+                heel_cm?: number;
+            };
             header?: never;
             path: {
                 piece_id: string;
@@ -6847,7 +6868,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Taking"];
+                "application/json": components["schemas"]["TakeOver"];
             };
         };
         responses: {
@@ -6882,7 +6903,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Taking"];
+                "application/json": components["schemas"]["TakeOver"];
             };
         };
         responses: {
@@ -7519,7 +7540,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                key: string;
+                rule_id: string;
             };
             cookie?: never;
         };

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { api, ask, type Slot } from "../api/client";
   import type { LookTable } from "./table.svelte";
-  import { ALWAYS, ORDER, placeOf, titleOf } from "./places";
+  import { ALWAYS, isCovered, placeOf, titleOf } from "./kinds";
   import { said } from "../units";
   import PieceWords from "./PieceWords.svelte";
 
@@ -19,14 +19,11 @@
   const down = (place: Slot) => (WORN_DOWN.includes(place) ? WORN_DOWN.indexOf(place) : WORN_DOWN.length);
   // Those that are on, and the three that any look begins with; a dress takes the place of two.
   const shown = $derived(
-    ORDER.filter(
-      (place) => table.draft.pieces[place] || (ALWAYS.includes(place) && !takenBy(place)),
-    ).toSorted((a, b) => down(a) - down(b)),
+    table.words.places
+      .filter((place) => table.draft.pieces[place] || (ALWAYS.includes(place) && !covered(place)))
+      .toSorted((a, b) => down(a) - down(b)),
   );
-  const takenBy = (place: Slot) => {
-    const whole = table.draft.pieces.one_piece?.is;
-    return whole === "dungarees" ? place === "bottom" : whole !== undefined && place !== "shoes";
-  };
+  const covered = (place: Slot) => isCovered(table.words, place, table.draft.list);
 
   function add(select: HTMLSelectElement) {
     const kind = select.value;

@@ -5,7 +5,7 @@
   import Flat from "../rack/Flat.svelte";
   import { studio } from "../studio.svelte";
   import Mark from "../ui/Mark.svelte";
-  import { titleOf } from "./places";
+  import { titleOf } from "./kinds";
   import type { LookTable } from "./table.svelte";
 
   const { table }: { table: LookTable } = $props();

@@ -92,7 +92,7 @@
               onclick={() => onmend(finding)}
             >
               Mend: {finding.mend.text}
-              {#if finding === first}<span class="key">M</span>{/if}
+              {#if finding === first}<span class="key letter">M</span>{/if}
             </button>
           {/if}
           {#if onlike && !studio.turned && (finding.stance === "against" || finding.liked)}

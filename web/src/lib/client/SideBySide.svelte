@@ -4,7 +4,7 @@
   import Mark from "../ui/Mark.svelte";
   import { studio } from "../studio.svelte";
   import type { Compare } from "./compare.svelte";
-  import { titleOf } from "./places";
+  import { titleOf } from "./kinds";
   import { useScale } from "../figure/scale.svelte";
 
   const { compare, name }: { compare: Compare; name: string } = $props();

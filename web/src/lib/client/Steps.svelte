@@ -32,7 +32,7 @@
         data-sveltekit-noscroll
         data-sveltekit-keepfocus
       >
-        {name} <span class="key hidden min-[1180px]:inline" aria-hidden="true">{(i + 1) % 10}</span>
+        {name} <span class="key letter hidden min-[1180px]:inline" aria-hidden="true">{(i + 1) % 10}</span>
       </a>
     {/each}
   </nav>

@@ -7,9 +7,9 @@
     assessment: Assessment;
     trouble: string | null;
     pieces: number;
-    doubts?: Schemas["DoubtOut"][];
+    unsettled?: Schemas["UnsettledMeasure"][];
   }
-  const { assessment, trouble, pieces, doubts = [] }: Props = $props();
+  const { assessment, trouble, pieces, unsettled = [] }: Props = $props();
   const WORDS = { works: "Works", watch: "Nearly", against: "Does not work yet" };
 </script>
 
@@ -23,9 +23,9 @@
       <span class="translate-y-0.5"><Mark of={assessment.verdict} size={17} /></span>
       <strong class="shrink-0">{WORDS[assessment.verdict]}</strong>
       <span class="min-w-0 text-sm text-bark">{assessment.leading.join(" · ")}</span>
-      {#if doubts[0]}
-        <span class="min-w-0 border-l-2 border-dashed border-rule pl-2 text-sm" data-testid="doubt"
-          >{doubts[0].text}</span
+      {#if unsettled[0]}
+        <span class="min-w-0 border-l-2 border-dashed border-rule pl-2 text-sm" data-testid="unsettled"
+          >{unsettled[0].text}</span
         >
       {/if}
     </p>

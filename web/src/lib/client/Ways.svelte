@@ -60,7 +60,7 @@
             <button class="quiet -ml-1 text-sm text-leaf" disabled={ways.stale} onclick={() => onmend(way)}>
               {way.means === "buy" ? "See it on" : "Take it"}
               <span class="sr-only">: {inWords(way)}</span>
-              {#if i === 0}<span class="key">M</span>{/if}
+              {#if i === 0}<span class="key letter">M</span>{/if}
             </button>
           </li>
         {/each}

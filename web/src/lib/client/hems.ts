@@ -2,13 +2,8 @@
 import type { Piece, Schemas, Slot } from "../api/client";
 
 type Edge = Schemas["EdgeOut"];
-/** Edges that a hand can move, and the figure behind each where the piece was measured. */
-const HEMS: Record<string, string[]> = {
-  leg_hem: ["inseam_cm", "length_cm"],
-  top_hem: ["length_cm"],
-  layer_hem: ["length_cm"],
-};
 /** A hem is never moved below the ground or above this share of the figure. */
+const LOWEST = 0.5;
 const HIGHEST = 0.78;
 
 export interface Moved {
@@ -19,19 +14,23 @@ export interface Moved {
   by: number;
 }
 
-/** Whether an edge can be taken hold of. */
+/** Whether an edge can be taken hold of: a hem that is seen, and that a length of its piece decides. */
 export const movable = (edge: Edge, piece: Piece | undefined): boolean =>
-  edge.seen && edge.key in HEMS && piece !== undefined && piece.tuck !== "full";
+  edge.seen && !!edge.figure && piece !== undefined && piece.tuck !== "full";
+
+/** From where to where a hem can be moved, cm above the ground. */
+export const reach = (stature: number): [number, number] => [LOWEST, HIGHEST * stature];
+
+const tenth = (cm: number) => Math.round(cm * 10) / 10;
 
 /** What moving an edge to a height above the ground, cm, makes of its piece. */
 export function moved(edge: Edge, piece: Piece, height: number, stature: number): Moved {
-  const to = Math.min(Math.max(height, 0.5), HIGHEST * stature);
-  const by = edge.height - to;
-  const said = piece as unknown as Record<string, unknown>;
-  const figure = (HEMS[edge.key] ?? []).find((key) => typeof said[key] === "number") ?? null;
-  const rounded = (cm: number) => Math.round(cm * 10) / 10;
-  const words = figure
-    ? { [figure]: rounded(Number(said[figure]) + by) }
-    : { hem_cm: rounded(to), hem: null };
-  return { slot: edge.slot, words, figure, by: rounded(by) };
+  const [low, high] = reach(stature);
+  const to = Math.min(Math.max(height, low), high);
+  // What lies on the foot falls further by its length than it lies: the length counts from where it falls to.
+  const by = edge.falls_to - to;
+  const key = edge.figure ?? "";
+  const measured = typeof (piece as unknown as Record<string, unknown>)[key] === "number";
+  const words = measured ? { [key]: tenth((edge.length ?? 0) + by) } : { hem_cm: tenth(to), hem: null };
+  return { slot: edge.slot, words, figure: measured ? key : null, by: tenth(by) };
 }

@@ -2,11 +2,11 @@
 import { api, ask, type Assessment, type Piece, type Schemas, type Slot } from "../api/client";
 import { shared } from "../api/shared";
 import { Compare } from "./compare.svelte";
-import { Draft, plain } from "./draft.svelte";
+import { plain } from "./composition.svelte";
+import { Draft } from "./draft.svelte";
 import type { History } from "./history.svelte";
 import type { Asked } from "./facts";
 import { Following } from "./following";
-import { placeOf } from "./places";
 import { Profile } from "./profile.svelte";
 import { Rail } from "./rail.svelte";
 import { Views } from "./views.svelte";
@@ -31,7 +31,7 @@ export class LookTable {
   profile: Profile;
 
   /** Estimated measures that could still turn the verdict; asked when the hand rests. */
-  doubts = $state.raw<Schemas["DoubtOut"][]>([]);
+  unsettled = $state.raw<Schemas["UnsettledMeasure"][]>([]);
 
   #asked: AbortController | null = null;
   #resting: ReturnType<typeof setTimeout> | undefined;
@@ -49,8 +49,7 @@ export class LookTable {
     readonly words: Schemas["Vocabulary"],
     readonly history: History,
   ) {
-    const slotOf = (kind: string) => placeOf(words, kind);
-    this.draft = new Draft(clientId, slotOf, this.history, () => this.again());
+    this.draft = new Draft(clientId, words, this.history, () => this.again());
     this.compare = new Compare(clientId);
     const asked = () => this.draft.asked;
     this.rail = new Rail(clientId, asked);
@@ -85,7 +84,7 @@ export class LookTable {
   preview(slot: Slot, words: Record<string, unknown>): void {
     const pieces = { ...this.draft.pieces };
     pieces[slot] = plain({ ...pieces[slot], ...words } as Piece);
-    this.doubts = [];
+    this.unsettled = [];
     // The hand does not rest: what was to be asked when it does would only hold up the answers to it.
     clearTimeout(this.#resting);
     this.#following.move({ ...this.draft.askedOf(pieces), moving: true });
@@ -96,7 +95,7 @@ export class LookTable {
     this.#asked?.abort();
     this.#following.rest();
     clearTimeout(this.#resting);
-    this.doubts = [];
+    this.unsettled = [];
     const asked = (this.#asked = new AbortController());
     this.pending = true;
     try {
@@ -105,7 +104,7 @@ export class LookTable {
       if ("data" in told) {
         this.assessment = shared(this.assessment, told.data);
         this.trouble = null;
-        this.#resting = setTimeout(() => void this.#doubt(question, asked.signal), RESTS);
+        this.#resting = setTimeout(() => void this.#unsettled(question, asked.signal), RESTS);
       } else this.trouble = told.refusal.message;
       this.pending = false;
     } catch {
@@ -127,12 +126,14 @@ export class LookTable {
     return ask(api.POST("/api/clients/{client_id}/assess", { params, body, signal }));
   }
 
-  async #doubt(question: Asked, signal: AbortSignal): Promise<void> {
+  async #unsettled(question: Asked, signal: AbortSignal): Promise<void> {
     if (!question.pieces.length || signal.aborted) return;
     const params = { path: { client_id: this.clientId } };
     try {
-      const told = await ask(api.POST("/api/clients/{client_id}/doubts", { params, body: question, signal }));
-      if ("data" in told && !signal.aborted) this.doubts = told.data.doubts;
+      const told = await ask(
+        api.POST("/api/clients/{client_id}/unsettled", { params, body: question, signal }),
+      );
+      if ("data" in told && !signal.aborted) this.unsettled = told.data.unsettled;
     } catch {
       // The look changed meanwhile.
     }

@@ -1,6 +1,6 @@
 /** Ways to mend the look: what is free, what the rack has, what a tailor does, what is to be bought. */
 import { api, ask, type Schemas } from "../api/client";
-import type { Change } from "./draft.svelte";
+import type { Change } from "./composition.svelte";
 import type { Asked } from "./facts";
 import { Resting } from "./resting.svelte";
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   /** Hems that can be taken hold of: dragged, or nudged with the arrow keys; let go, it is one change with one undo. */
-  import { movable, moved, type Moved } from "../client/hems";
+  import { movable, moved, reach, type Moved } from "../client/hems";
   import type { LookTable } from "../client/table.svelte";
   import type { Schemas } from "../api/client";
   import { notice } from "../ui/notice.svelte";
@@ -10,10 +10,13 @@
 
   const { table, right }: { table: LookTable; right: number } = $props();
   const scale = useScale();
+  /** How far an arrow key moves a hem, with Shift, and Page Up or Down, cm. */
   const STEP = 0.5;
   const LEAP = 2;
+  const PAGE = 10;
   type Edge = Schemas["EdgeOut"];
   const stature = $derived(table.assessment?.stature ?? 165);
+  const [low, high] = $derived(reach(stature));
   const edges = $derived(
     (table.assessment?.edges ?? []).filter((edge) => movable(edge, table.draft.pieces[edge.slot])),
   );
@@ -22,6 +25,10 @@
   /** Where the stage begins on the screen, px: looked up once, since asking costs a layout. */
   let above = 0;
   const heightOf = (edge: Edge) => (table.hand?.key === edge.key ? table.hand.at : edge.height);
+  const tenth = (cm: number) => Math.round(cm * 10) / 10;
+  /** Where the hem is now, in words: while it moves, where the engine last saw it. */
+  const placeOf = (edge: Edge) =>
+    (table.assessment?.edges ?? []).find((one) => one.key === edge.key)?.at ?? edge.at;
   /** Half of a handle, px: one for a hem on the floor stands on the floor. */
   const HALF = 12;
   const topOf = (edge: Edge) => Math.min(scale.y(heightOf(edge)), scale.height - HALF) - HALF;
@@ -61,11 +68,19 @@
   }
 
   function onkeydown(event: KeyboardEvent, edge: Edge) {
-    const way = { ArrowUp: 1, ArrowDown: -1 }[event.key];
-    if (!way) return;
+    const by = event.shiftKey ? LEAP : STEP;
+    const to = {
+      ArrowUp: edge.height + by,
+      ArrowDown: edge.height - by,
+      PageUp: edge.height + PAGE,
+      PageDown: edge.height - PAGE,
+      Home: low,
+      End: high,
+    }[event.key];
+    if (to === undefined) return;
     event.preventDefault();
     event.stopPropagation();
-    keep(edge, edge.height + way * (event.shiftKey ? LEAP : STEP));
+    keep(edge, Math.min(Math.max(to, low), high));
   }
 </script>
 
@@ -79,11 +94,11 @@
         tabindex="0"
         aria-orientation="vertical"
         aria-label="{edge.name}, height above the ground"
-        aria-valuemin={0}
-        aria-valuemax={Math.round(stature)}
-        aria-valuenow={Math.round(edge.height)}
-        aria-valuetext="{length(edge.height, studio.unit)}, {edge.at}"
-        title="Drag the {edge.name}, or ↑ ↓"
+        aria-valuemin={tenth(low)}
+        aria-valuemax={tenth(high)}
+        aria-valuenow={tenth(heightOf(edge))}
+        aria-valuetext="{length(heightOf(edge), studio.unit)}, {placeOf(edge)}"
+        title="Drag the {edge.name}, or ↑ ↓, Page Up and Down, Home and End"
         data-handle={edge.key}
         style:transform="translateY({topOf(edge)}px)"
         style:left="{right - 30}px"

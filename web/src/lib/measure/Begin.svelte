@@ -22,7 +22,6 @@
   // svelte-ignore state_referenced_locally
   let guardian = $state(brief.guardian ?? "");
   let trouble = $state<{ message: string; field?: string | null } | null>(null);
-  // svelte-ignore state_referenced_locally
   let own = $state<string[]>([...(studio.me?.studio.own_list ?? [])]);
 
   async function begin(event: SubmitEvent) {

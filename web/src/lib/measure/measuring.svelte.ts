@@ -228,8 +228,10 @@ export class Measuring {
         ? api.POST("/api/clients/{client_id}/readings/{reading_id}/withdraw", params)
         : api.POST("/api/clients/{client_id}/readings/{reading_id}/restore", params),
     );
-    if ("refusal" in told) this.trouble = told.refusal.message;
-    await this.load();
+    if ("refusal" in told) {
+      this.trouble = told.refusal.message;
+      await this.load();
+    } else this.desk = told.data;
     this.onchange();
     return "data" in told;
   }
@@ -257,17 +259,18 @@ export class Measuring {
         },
       }),
     );
-    if ("data" in told) await this.#kept(name, id, given, from);
+    if ("data" in told) this.#kept(told.data, name, id, given, from);
     else this.#refused(name, text, told.refusal, given, from);
     this.busy = false;
     if ("data" in told) void this.fromTape();
   }
 
-  async #kept(name: string, id: string, given: Taking, from: TapeReading | null): Promise<void> {
+  /** A reading was kept: the desk as it now is came with the answer. */
+  #kept(desk: Schemas["DeskOut"], name: string, id: string, given: Taking, from: TapeReading | null): void {
     if (from) this.tape?.got(from);
     this.typed = "";
     this.said = false;
-    await this.load();
+    this.desk = desk;
     this.onchange();
     void this.askNext();
     if (!given.set_aside) {

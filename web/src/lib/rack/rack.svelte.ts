@@ -46,11 +46,18 @@ export class Rack {
     }),
   );
 
+  /** The heel that every answer is for: a piece's mark is that of the shoe chosen on the screen. */
+  get #in() {
+    return { heel_cm: this.heel };
+  }
+
+  #of(id: string) {
+    return { path: { piece_id: id }, query: this.#in };
+  }
+
   async load(): Promise<void> {
-    const query = { heel_cm: this.heel };
-    const told = await ask(
-      api.GET("/api/clients/{client_id}/rack", { params: { path: { client_id: this.clientId }, query } }),
-    );
+    const params = { path: { client_id: this.clientId }, query: this.#in };
+    const told = await ask(api.GET("/api/clients/{client_id}/rack", { params }));
     this.trouble = "refusal" in told ? told.refusal.message : null;
     if ("data" in told) ({ pieces: this.pieces, heels: this.heels } = told.data);
     if (this.detail) await this.choose(this.detail.piece.id);
@@ -61,7 +68,7 @@ export class Rack {
     const line = this.line.trim();
     if (!line) return;
     const body = { id: crypto.randomUUID(), line };
-    const params = { path: { client_id: this.clientId } };
+    const params = { path: { client_id: this.clientId }, query: this.#in };
     const told = await ask(api.POST("/api/clients/{client_id}/rack", { params, body }));
     this.wrong = "refusal" in told ? told.refusal.message : null;
     if (!("data" in told)) return;
@@ -76,8 +83,7 @@ export class Rack {
       this.detail = null;
       return;
     }
-    const params = { path: { piece_id: id }, query: { heel_cm: this.heel } };
-    const told = await ask(api.GET("/api/rack/{piece_id}", { params }));
+    const told = await ask(api.GET("/api/rack/{piece_id}", { params: this.#of(id) }));
     if ("data" in told) this.detail = told.data;
     else this.wrong = told.refusal.message;
   }
@@ -103,7 +109,7 @@ export class Rack {
   async #write(id: string, what: Change): Promise<Refusal | null> {
     const held = this.pieces?.find((piece) => piece.id === id);
     const body = { version: held?.version ?? 0, ...what };
-    const told = await ask(api.PATCH("/api/rack/{piece_id}", { params: { path: { piece_id: id } }, body }));
+    const told = await ask(api.PATCH("/api/rack/{piece_id}", { params: this.#of(id), body }));
     if ("data" in told) {
       this.#put(told.data);
       if (this.detail?.piece.id === id) await this.choose(id);
@@ -124,7 +130,7 @@ export class Rack {
   }
 
   async copy(id: string): Promise<void> {
-    const told = await ask(api.POST("/api/rack/{piece_id}/copy", { params: { path: { piece_id: id } } }));
+    const told = await ask(api.POST("/api/rack/{piece_id}/copy", { params: this.#of(id) }));
     if (!("data" in told)) {
       this.wrong = told.refusal.message;
       return;
@@ -159,7 +165,7 @@ export class Rack {
   }
 
   async #back(id: string): Promise<void> {
-    const told = await ask(api.POST("/api/rack/{piece_id}/restore", { params: { path: { piece_id: id } } }));
+    const told = await ask(api.POST("/api/rack/{piece_id}/restore", { params: this.#of(id) }));
     if ("data" in told) this.#put(told.data);
   }
 

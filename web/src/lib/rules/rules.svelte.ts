@@ -49,7 +49,7 @@ export class HouseRules {
   }
 
   bordersOf(rule: RuleRow): Border[] {
-    return this.borders.filter((border) => border.rules.includes(rule.key));
+    return this.borders.filter((border) => border.rules.includes(rule.id));
   }
 
   async load(): Promise<void> {
@@ -65,17 +65,17 @@ export class HouseRules {
 
   /** Show what a rule touches, and what its other state would change. */
   async show(rule: RuleRow): Promise<void> {
-    if (this.open === rule.key) {
+    if (this.open === rule.id) {
       this.open = this.proposed = null;
       return;
     }
-    this.open = rule.key;
+    this.open = rule.id;
     this.looks = [];
     const [looks] = await Promise.all([
-      ask(api.GET("/api/rules/{key}/looks", { params: { path: { key: rule.key } } })),
-      this.propose(rule.key, this.#turned(rule)),
+      ask(api.GET("/api/rules/{rule_id}/looks", { params: { path: { rule_id: rule.id } } })),
+      this.propose(rule.id, this.#turned(rule)),
     ]);
-    if (this.open === rule.key && "data" in looks) this.looks = looks.data.looks;
+    if (this.open === rule.id && "data" in looks) this.looks = looks.data.looks;
   }
 
   /** Look at a change: which looks would be judged otherwise. */
@@ -123,7 +123,7 @@ export class HouseRules {
 
   #turned(rule: RuleRow): Partial<Ways> {
     const now = this.ways.muted;
-    return { muted: rule.muted ? now.filter((key) => key !== rule.key) : [...now, rule.key] };
+    return { muted: rule.muted ? now.filter((key) => key !== rule.id) : [...now, rule.id] };
   }
 
   #drawn(border: Border, to: number): Partial<Ways> {

@@ -15,7 +15,7 @@
         aria-pressed={tryon.form.decision === key}
         data-decide={key}
         onclick={() => tryon.form.decide(key, piece)}
-        >{name} <span class="key hidden min-[1100px]:inline">{letter.toUpperCase()}</span></button
+        >{name} <span class="key letter hidden min-[1100px]:inline">{letter.toUpperCase()}</span></button
       >
     {/each}
   </div>

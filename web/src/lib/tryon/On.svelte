@@ -123,7 +123,7 @@
         <h3 class="heading grow">Expected</h3>
         {#if piece.placed.checks.length}
           <button class="quiet text-sm" onclick={() => form.allAsSaid(piece)}
-            >All as said <span class="key">Y</span></button
+            >All as said <span class="key letter">Y</span></button
           >
         {/if}
       </div>

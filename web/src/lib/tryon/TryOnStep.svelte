@@ -7,6 +7,7 @@
   import PlacedEdges from "../shop/PlacedEdges.svelte";
   import type { Shop } from "../shop/shop.svelte";
   import { studio } from "../studio.svelte";
+  import { alone } from "../ui/letters.svelte";
   import Decide from "./Decide.svelte";
   import Finder from "./Finder.svelte";
   import { DECISIONS } from "./form.svelte";
@@ -40,14 +41,13 @@
 
   /** Letters decide where nothing is being typed. */
   function onkeydown(event: KeyboardEvent) {
-    const on = event.target as HTMLElement;
     if (!tryon.on || !tryon.open) return;
     if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) {
       event.preventDefault();
       void log();
       return;
     }
-    if (event.ctrlKey || event.metaKey || event.altKey || on.matches("input, textarea, select")) return;
+    if (!alone(event)) return;
     const decided = DECISIONS.find(([, , key]) => key === event.key.toLowerCase());
     if (decided) tryon.form.decide(decided[0], tryon.on);
     else if (event.key.toLowerCase() === "y") tryon.form.allAsSaid(tryon.on);

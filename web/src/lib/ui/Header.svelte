@@ -4,6 +4,7 @@
   import { page } from "$app/state";
   import { api, ask } from "../api/client";
   import { studio } from "../studio.svelte";
+  import Help from "./Help.svelte";
   import { notice } from "./notice.svelte";
 
   const PAGES = [
@@ -18,6 +19,10 @@
     const refusal = await studio.change({ unit: studio.unit === "cm" ? "in" : "cm" });
     if (refusal) notice.say(refusal.message);
   }
+
+  let help = $state(false);
+  /** Show what each key does. */
+  export const showKeys = () => (help = true);
 
   async function signOut() {
     await ask(api.DELETE("/api/session"));
@@ -43,14 +48,16 @@
     </nav>
   {/if}
   <div class="ml-auto flex items-center gap-3 text-sm">
+    <button class="quiet" onclick={showKeys}>Keys <span class="key letter">?</span></button>
     <button
       class="quiet"
       onclick={() => void otherUnit()}
       title="Change to {studio.unit === 'cm' ? 'inches' : 'cm'}"
     >
-      {studio.unit === "cm" ? "cm" : "inches"} <span class="key">U</span>
+      {studio.unit === "cm" ? "cm" : "inches"} <span class="key letter">U</span>
     </button>
     <span class="hidden text-bark lg:inline">{studio.me?.name}, {studio.me?.studio.name}</span>
     <button class="quiet" onclick={() => void signOut()}>Sign out</button>
   </div>
 </header>
+<Help bind:open={help} />

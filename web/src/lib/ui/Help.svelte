@@ -1,5 +1,6 @@
 <script lang="ts">
   import { Dialog } from "bits-ui";
+  import { letters } from "./letters.svelte";
 
   let { open = $bindable(false) }: { open?: boolean } = $props();
   const KEYS = [
@@ -68,6 +69,14 @@
         Dashed lines are estimated, described or proposed; solid lines are measured or decided. Letters work
         when no field is being typed in.
       </p>
+      <label class="mt-2 flex min-h-8 items-center gap-2 text-sm">
+        <input
+          type="checkbox"
+          checked={letters.on}
+          onchange={(event) => letters.switch(event.currentTarget.checked)}
+        />
+        Keys that are one letter, digit or sign work on this device. With Alt, digits, T and U always do.
+      </label>
       <Dialog.Close class="press mt-4">Close</Dialog.Close>
     </Dialog.Content>
   </Dialog.Portal>

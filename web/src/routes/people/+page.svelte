@@ -8,6 +8,7 @@
   import Erasures from "$lib/records/Erasures.svelte";
   import FileIn from "$lib/records/FileIn.svelte";
   import Header from "$lib/ui/Header.svelte";
+  import { alone } from "$lib/ui/letters.svelte";
   import type { PageProps } from "./$types";
 
   const { data }: PageProps = $props();
@@ -26,12 +27,12 @@
   }
 
   function onkeydown(event: KeyboardEvent) {
-    const typing = (event.target as HTMLElement).matches("input, textarea");
-    if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
+    if (!alone(event)) return;
     if (event.key === "/") {
       event.preventDefault();
       search.focus();
-    } else if (event.key === "u") void header.otherUnit();
+    } else if (event.key === "?") header.showKeys();
+    else if (event.key === "u") void header.otherUnit();
   }
 </script>
 
@@ -43,7 +44,7 @@
     <div class="flex flex-wrap items-end gap-x-8 gap-y-3">
       <h1 class="heading text-3xl">People</h1>
       <div class="w-56">
-        <label for="search" class="text-sm text-bark">Find <span class="key">/</span></label>
+        <label for="search" class="text-sm text-bark">Find <span class="key letter">/</span></label>
         <input
           id="search"
           type="search"

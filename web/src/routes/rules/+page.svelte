@@ -59,13 +59,13 @@
       <section aria-labelledby="s-{subject}" class="mt-5">
         <h2 id="s-{subject}" class="heading text-lg first-letter:uppercase">{subject}</h2>
         <ul>
-          {#each house.shown.filter((rule) => rule.subject === subject) as rule (rule.key)}
-            <li class="border-b border-grain py-1.5" data-house-rule={rule.key} data-muted={rule.muted}>
+          {#each house.shown.filter((rule) => rule.subject === subject) as rule (rule.id)}
+            <li class="border-b border-grain py-1.5" data-house-rule={rule.id} data-muted={rule.muted}>
               <div class="flex items-baseline gap-3">
                 <p class="min-w-0 grow {rule.muted ? 'text-bark line-through' : ''}">{rule.says}</p>
                 <button
                   class="quiet shrink-0 text-sm"
-                  aria-expanded={house.open === rule.key}
+                  aria-expanded={house.open === rule.id}
                   onclick={() => void house.show(rule)}
                   >speaks of {rule.touches} {rule.touches === 1 ? "look" : "looks"}</button
                 >
@@ -88,9 +88,9 @@
                   </span>
                 {/each}
               </p>
-              {#if house.open === rule.key}
+              {#if house.open === rule.id}
                 <div class="mt-1 border-l-2 border-dashed border-rule pl-3 text-sm">
-                  {#if house.proposed?.of === rule.key}
+                  {#if house.proposed?.of === rule.id}
                     <Effect effect={house.effect} change={rule.muted ? "Followed again" : "Muted"} />
                   {/if}
                   {#each house.bordersOf(rule) as border (border.key)}

@@ -2,15 +2,15 @@
 
 from __future__ import annotations
 
-import os
 from datetime import UTC, datetime, timedelta
 from typing import Any
 
+from django.conf import settings
 from django.core.management.base import BaseCommand, CommandError
 from django.db import transaction
 
+from craft.cloth.kinds import KIND
 from craft.cloth.quick import read_line
-from craft.cloth.words import SLOT_OF
 from craft.formats.brief_form import Aims, BriefForm
 from craft.formats.client_file import ClientFile, FiledConsent, FiledReading, FiledSession
 from craft.formats.look_form import FiledLink, FiledLook, LookFacts
@@ -27,14 +27,13 @@ class Command(BaseCommand):
     help = "Load the demo studio once. The demo password comes from BASILWOOD_DEMO_PASSWORD."
 
     def handle(self, *args: Any, **options: Any) -> None:
-        password = os.environ.get("BASILWOOD_DEMO_PASSWORD", "")
-        if not password:
+        if not settings.DEMO_PASSWORD:
             raise CommandError("BASILWOOD_DEMO_PASSWORD is not set.")
         if Studio.objects.filter(name=demo.STUDIO).exists():
             self.stdout.write("The demo studio is there already.")
             return
         with transaction.atomic():
-            load(password)
+            load(settings.DEMO_PASSWORD)
 
 
 def load(password: str) -> Member:
@@ -78,7 +77,7 @@ def _looks(person: demo.Person) -> list[FiledLook]:
     for name, pieces in reversed(person.looks):
         facts = dict(LOOK_FACTS.get(name, {}))
         origin = facts.pop("of", None)
-        slots = {SLOT_OF[piece["is"]]: piece for piece in pieces}
+        slots = {KIND[piece["is"]].slot: piece for piece in pieces}
         from_rack = {place: FiledLink(rack_at=at, worn_as=slots[place]) for place, at in facts.pop("rack", {}).items()}
         variant_of = names.index(origin) if origin else None
         filed.append(
@@ -95,7 +94,7 @@ def _looks(person: demo.Person) -> list[FiledLook]:
 
 def _session(when: datetime, taken: dict[str, float], *, twice: bool) -> FiledSession:
     """A finished session: each measure read once, or twice a few millimetres apart."""
-    readings = []
+    readings: list[FiledReading] = []
     for at, (measure, cm) in enumerate(taken.items()):
         apart = 0.1 * (1 + at % 3) if twice else 0.0
         for off in (-apart, apart) if twice else (0.0,):

@@ -24,7 +24,7 @@ TAKEN = 0.5
 
 
 @dataclass(frozen=True, slots=True)
-class Doubt:
+class Unsettled:
     """A measure that is estimated and could turn the verdict: what it would be at either end of its 80 % range."""
 
     measure: str
@@ -33,18 +33,20 @@ class Doubt:
     text: Sentence
 
 
-def doubts(body: Body, look: Look, schools: Schools | None = None, aims: Aims | None = None) -> tuple[Doubt, ...]:
+def unsettled(
+    body: Body, look: Look, schools: Schools | None = None, aims: Aims | None = None
+) -> tuple[Unsettled, ...]:
     """The measures that could still turn the verdict of a look, those that turn it most first; none where all that
     matters was measured.
 
     >>> measured = {name: q.cm for name, q in Body.of(Measures.of({"stature": 165})).heights.items()}
     >>> body = Body.of(Measures.of(measured))
-    >>> [doubt.measure for doubt in doubts(body, Look.of([{"is": "jeans", "inseam_cm": 70}, {"is": "tee"}])) if "height" in doubt.measure]
+    >>> [one.measure for one in unsettled(body, Look.of([{"is": "jeans", "inseam_cm": 70}, {"is": "tee"}])) if "height" in one.measure]
     []
     """
     aims = aims or Aims()
     now = judge(compose(body, look, schools), aims).verdict
-    found: list[tuple[float, Doubt]] = []
+    found: list[tuple[float, Unsettled]] = []
     for name in ASKED:
         known = body.quantity(name)
         if known.settled:
@@ -60,6 +62,6 @@ def doubts(body: Body, look: Look, schools: Schools | None = None, aims: Aims | 
             f"The {label(name)} is estimated, give or take {{spread}}, and could turn this verdict: measure it.",
             spread=OF_80 * known.spread,
         )
-        doubt = Doubt(name, ends[0].verdict, ends[1].verdict, text)
-        found.append((abs(ends[0].score - ends[1].score), doubt))
-    return tuple(doubt for _, doubt in sorted(found, key=lambda one: -one[0]))
+        one = Unsettled(name, ends[0].verdict, ends[1].verdict, text)
+        found.append((abs(ends[0].score - ends[1].score), one))
+    return tuple(one for _, one in sorted(found, key=lambda one: -one[0]))

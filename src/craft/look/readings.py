@@ -1,0 +1,282 @@
+"""What an eye takes in of a look: the figures that many rules share, each computed once a look.
+
+Read this module as a list. Every reading names the places of a look that it may depend on; a rule that names a reading
+sees those places through that one figure only (tests/craft/test_declared.py holds both to it).
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Mapping
+from functools import lru_cache
+from typing import Any, Generic, TypeVar
+
+from craft.body import Body
+from craft.cloth import Piece
+from craft.cloth.colour import difference
+from craft.cloth.kinds import KIND
+from craft.look.areas import Area, areas_of
+from craft.look.register import formality_of, insulation_of
+from craft.wear import Landing, WornBottom, WornLayer, WornShoes, WornTop
+from craft.wear.shoes import sock_top
+
+T = TypeVar("T")
+
+#: Places that a reading may name together: what covers the trunk and legs, and that with layers and shoes. What stands
+#: above the ground moves with the shoes, so nearly every reading looks at them.
+BASE = ("top", "bottom", "one_piece")
+CLOTHES = (*BASE, "layer", "shoes")
+BESIDES = ("belt", "necklace", "earrings", "scarf", "bag", "hat", "tights", "socks")
+
+#: A strip of bare leg narrower than this between hem and shoe reads as a join, cm (W).
+JOINED = 1.5
+#: What a layer leaves of a waist that is marked under it: closed over it, open over it (W).
+UNDER_CLOSED, UNDER_OPEN = 0.25, 0.75
+#: What a close layer marks of a waist by itself, up to this volume (W).
+CLOSE_LAYER, CLOSE_UP_TO = 0.45, 1.6
+#: How clearly a belt over everything marks the waist, and one that a layer hangs over (0 to 1).
+BELTED, BELTED_UNDER = 1.0, 0.9
+#: How far each tuck moves the eye's division of the figure from the hem to the band (W; brief, section 5).
+DIVIDES = {"full": 1.0, "bloused": 1.0, "bra": 1.0, "front": 0.8, "knot": 0.85, "half": 0.65, "side": 0.4}
+#: What is worn on the leg answers no shoe: it lies beside it.
+LEGWEAR = ("tights", "socks")
+#: What answers a colour is within this distance of it (OKLab, W).
+ANSWERS = 0.16
+#: How much each cut, cloth and pattern asks of the eye (W), and a hem that swings.
+DETAIL = {"ruffled": 1.0, "peplum": 0.6, "pleated": 0.5, "large_print": 1.0, "animal": 1.0, "check": 0.5,
+          "lettering": 0.8, "small_print": 0.4, "horizontal_stripe": 0.4, "crochet": 0.5}  # fmt: skip
+SWINGS = 0.7
+
+
+class DerivedReading(Generic[T]):
+    """A figure of a look, computed when first asked for and then kept by it, with the places that it may depend on.
+
+    Python's own cached property takes a lock at every first look; a look is judged in less time than its readings' locks
+    would take.
+    """
+
+    def __init__(self, compute: Callable[[Any], T], looks_at: frozenset[str]) -> None:
+        self.compute, self.looks_at, self.__doc__ = compute, looks_at, compute.__doc__
+
+    def __set_name__(self, owner: type, name: str) -> None:
+        self.name = name
+
+    def __get__(self, of: Any, owner: type | None = None) -> T:
+        value = self.compute(of)
+        of.__dict__[self.name] = value
+        return value
+
+
+def reading(*looks_at: str) -> Callable[[Callable[[Any], T]], DerivedReading[T]]:
+    """Declare a reading and the places it looks at."""
+    return lambda compute: DerivedReading(compute, frozenset(looks_at))
+
+
+class Readings:
+    """The readings of an outfit. Heights above the ground, cm; volumes from 0 (tight) to 4 (oversized)."""
+
+    body: Body
+    shoes: WornShoes
+    bottom: WornBottom | None
+    top: WornTop | None
+    layers: tuple[WornLayer, ...]
+    pieces: tuple[Piece, ...]
+    extras: Mapping[str, Piece]
+    one_piece: Piece | None
+
+    @reading("shoes")
+    def heel(self) -> tuple[float, float]:
+        """By how much shoes lift the body, and the heel over the ball of the foot, cm."""
+        return self.shoes.lift, self.shoes.rise_of_foot
+
+    @reading("socks", "shoes")
+    def sock(self) -> Landing | None:
+        """Where the socks end, if there are any."""
+        piece = self.extras.get("socks")
+        return sock_top(piece, self.shoes.lift) if piece else None
+
+    @reading("belt", "layer", "one_piece")
+    def belt(self) -> str | None:
+        """The width of a belt that is seen, wherever it is worn."""
+        belt = self.extras.get("belt")
+        if belt is not None:
+            return belt.word("belted") or "medium"
+        worn = [layer.belted for layer in self.layers if layer.belted]
+        own = self.one_piece.word("belted") if self.one_piece else None
+        return worn[-1] if worn else own
+
+    @reading("layer")
+    def outer_belted(self) -> bool:
+        """Whether the outermost layer is belted."""
+        return bool(self.layers) and self.layers[-1].belted is not None
+
+    @reading(*CLOTHES, "belt")
+    def above(self) -> float:
+        """How full the upper body looks: what is outermost, an open layer by half."""
+        own = self.top.volume if self.top else 0.0
+        if not self.layers:
+            return own
+        outer = self.layers[-1]
+        if outer.belted or (self.belt and not outer.open):
+            return max(own, 0.6 * outer.volume)
+        return max(own, 0.5 * own + 0.5 * outer.volume) if outer.open else max(own, outer.volume)
+
+    @reading("top", "one_piece")
+    def dressed_above(self) -> bool:
+        """Whether anything but layers is on above the waist."""
+        return self.top is not None
+
+    @reading("bottom", "one_piece")
+    def legs_below(self) -> bool:
+        """Whether what is on below the waist ends round each leg."""
+        return self.bottom is not None and self.bottom.has_legs
+
+    @reading("bottom", "one_piece", "shoes")
+    def hem_height(self) -> float | None:
+        """Where what is on below the waist ends; None with nothing on there."""
+        return self.bottom.hem.cm if self.bottom else None
+
+    @reading(*CLOTHES)
+    def band_height(self) -> float:
+        """Where the large areas of a look meet: the band, or the end of the outermost where there is none."""
+        return self.bottom.waistband.cm if self.bottom else next((area.low for area in self.areas), 0.0)
+
+    @reading("bottom", "one_piece", "shoes")
+    def below(self) -> float | None:
+        """How full the lower body looks; None with nothing on it."""
+        return self.bottom.volume if self.bottom else None
+
+    @reading(*CLOTHES, "belt")
+    def waist_marked(self) -> float:
+        """How clearly the waist is marked, 0 to 1."""
+        if self.outer_belted:
+            return BELTED
+        own = self.top.marks_waist if self.top else 0.0
+        if self.belt:
+            own = max(own, BELTED_UNDER if self.layers else BELTED)
+        waist = self.body.height("waist") + self.shoes.lift
+        for layer in self.layers:
+            if layer.hem.cm >= waist - 3.0:
+                continue
+            if layer.open:
+                own *= UNDER_OPEN
+            else:
+                # A close layer has a waist of its own; a full one hides it.
+                own = max(own * UNDER_CLOSED, CLOSE_LAYER if layer.volume <= CLOSE_UP_TO else 0.0)
+        return own
+
+    @reading(*CLOTHES, "belt")
+    def break_at(self) -> float | None:
+        """Where the eye sees the figure divide: the band where it shows, else the top's hem."""
+        if self.bottom is None:
+            return None
+        band = self.bottom.waistband.cm
+        outer = self.layers[-1] if self.layers else None
+        if outer is not None and not outer.open and outer.hem.cm < band and not outer.belted:
+            return outer.hem.cm
+        if self.top is None or self.top.hem.cm >= band:
+            return band
+        marked = max(DIVIDES.get(self.top.tuck, 0.0), 0.9 if self.belt else 0.0)
+        return band * marked + self.top.hem.cm * (1 - marked)
+
+    @reading(*CLOTHES, "belt")
+    def below_share(self) -> float | None:
+        """Share of the whole figure below the break."""
+        return None if self.break_at is None else self.break_at / (self.body.stature + self.shoes.lift)
+
+    @reading("bottom", "one_piece", "layer", "shoes", "socks")
+    def below_hem(self) -> float:
+        """Leg between the lowest hem and the shoe, bare or in tights, cm; nought where they meet."""
+        if self.bottom is None or self.bottom.inside:
+            return 0.0
+        lowest = min([self.bottom.hem.cm, *(layer.hem.cm for layer in self.layers if not layer.open)])
+        gap = lowest - max(self.shoes.cover.cm, self.sock.cm if self.sock else 0.0)
+        return gap if gap > JOINED else 0.0
+
+    @reading("bottom", "one_piece", "layer", "shoes", "socks", "tights")
+    def skin(self) -> float:
+        """Bare leg between the lowest hem and the shoe, cm."""
+        return 0.0 if "tights" in self.extras else self.below_hem
+
+    @reading(*CLOTHES)
+    def formality(self) -> float | None:
+        """How formal it reads, 0 to 4; None with nothing on that says so."""
+        return formality_of(self.pieces)
+
+    @reading(*CLOTHES, "swim", *BESIDES)
+    def insulation(self) -> float:
+        """The insulation of all that is on, clo."""
+        return insulation_of(self.pieces)
+
+    @reading(*BASE, "shoes", "swim", *BESIDES)
+    def insulation_without_layers(self) -> float:
+        """The insulation of what is left without the layers, clo."""
+        return insulation_of(piece for piece in self.pieces if piece.slot != "layer")
+
+    @reading(*CLOTHES, "swim", *BESIDES)
+    def detail(self) -> float:
+        """How much cut, cloth and pattern ask of the eye together; frills on top of a hem that swings add to it."""
+        asked = sum(_detail(piece) for piece in self.pieces if not KIND[piece.kind].is_boot)
+        swings = self.bottom is not None and (
+            self.bottom.reads_as in ("flare", "bootcut") or self.bottom.cut == "kick_flare"
+        )
+        return asked + (SWINGS if swings else 0.0)
+
+    @reading(*CLOTHES)
+    def areas(self) -> tuple[Area, ...]:
+        """What is seen of each piece, outermost first."""
+        return areas_of(self.body, self.top, self.bottom, self.shoes, self.layers, self.shoes.lift)
+
+    @reading(*CLOTHES)
+    def patterns(self) -> Mapping[str, Area]:
+        """The outermost area of each pattern that is seen."""
+        patterned = ((area.piece.word("pattern"), area) for area in reversed(self.areas))
+        return {pattern: area for pattern, area in patterned if pattern is not None}
+
+    @reading(*CLOTHES)
+    def over(self) -> dict[float, Area | None]:
+        """The outermost closed cloth at heights that were asked for (`Outfit.seen_at`)."""
+        return {}
+
+    @reading(*CLOTHES)
+    def fades(self) -> bool:
+        """Whether the wash of anything that is seen fades at a zone."""
+        return any(area.piece.says("fade") for area in self.areas)
+
+    @reading(*CLOTHES)
+    def surfaces(self) -> tuple[str, ...]:
+        """The surfaces of the large areas, outermost first."""
+        return tuple(area.surface for area in self.areas if area.piece.slot != "shoes")
+
+    @reading(*CLOTHES)
+    def spread_of_colour(self) -> float:
+        """How far the colours of the large areas lie from the outermost one's (OKLab distance)."""
+        large = [area.colour for area in self.areas if area.piece.slot != "shoes"]
+        return max((difference(colour, large[0]) for colour in large), default=0.0)
+
+    @reading("top", "one_piece", "layer", "bottom", "shoes", "scarf")
+    def by_the_face(self) -> str | None:
+        """The colour that frames the face: a scarf's that says one, else that of what is outermost."""
+        scarf = self.extras.get("scarf")
+        said = scarf.word("colour") if scarf else None
+        framing = (area.colour for area in self.areas if area.piece.slot in ("layer", "top", "one_piece"))
+        return said or next(framing, None)
+
+    @reading(*CLOTHES, *(kind for kind in BESIDES if kind not in LEGWEAR))
+    def shoe_answered(self) -> str | None:
+        """What of the look above the leg repeats the shoe's colour."""
+        colour = self.shoes.colour
+        above = [(area.piece.kind, area.colour) for area in self.areas if area.piece.slot not in ("shoes", "bottom")]
+        small = [(kind, piece.word("colour")) for kind, piece in self.extras.items() if kind not in LEGWEAR]
+        return next((kind for kind, other in (*above, *small) if other and difference(other, colour) <= ANSWERS), None)
+
+
+@lru_cache(maxsize=4096)
+def _detail(piece: Piece) -> float:
+    words = (piece.word("cut"), piece.word("pattern"), *piece.fabric)
+    return sum(DETAIL.get(word, 0.0) for word in words if word)
+
+
+#: Every reading by name, with the places that it looks at.
+READINGS: dict[str, frozenset[str]] = {
+    name: made.looks_at for name, made in vars(Readings).items() if isinstance(made, DerivedReading)
+}

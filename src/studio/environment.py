@@ -1,0 +1,41 @@
+"""What differs between machines, typed and read once; `./basilwood` fills it from its own ignored folder."""
+
+from __future__ import annotations
+
+import os
+from collections.abc import Mapping
+
+from pydantic import BaseModel, ConfigDict
+
+PREFIX = "BASILWOOD_"
+
+
+class Environment(BaseModel):
+    """The variables of this name, in capitals and behind `BASILWOOD_`. Raises ValidationError for one that
+    cannot be read, which stops the start."""
+
+    model_config = ConfigDict(frozen=True)
+
+    secret_key: str
+    #: Names this server answers to, parted by commas.
+    hosts: str = "127.0.0.1,localhost"
+    #: Other origins whose forms are taken, parted by commas: the front end's dev server.
+    origins: str = ""
+    #: Behind TLS the cookies and redirects are secure; on loopback there is no TLS to ask for.
+    tls: bool = False
+    db_name: str = "basilwood"
+    db_user: str = "basilwood"
+    db_password: str = ""
+    db_host: str = "127.0.0.1"
+    db_port: int = 5432
+    #: Where the measuring tape is heard, and where the shops answer; without, there is none.
+    tape: str = ""
+    shop: str = ""
+    #: What the demo's stylists sign in with; only its loading needs it.
+    demo_password: str = ""
+
+
+def read(variables: Mapping[str, str] = os.environ) -> Environment:
+    """The environment as its own variables set it."""
+    ours = {name.removeprefix(PREFIX).lower(): text for name, text in variables.items() if name.startswith(PREFIX)}
+    return Environment.model_validate(ours)

@@ -1,0 +1,74 @@
+/** What is done while dressing: which piece is in hand, what is shown beside the figure, and mends taken or left. */
+import type { Finding, Slot } from "../api/client";
+import type { ClientState } from "../brief/client.svelte";
+import { notice } from "../ui/notice.svelte";
+import type { LookTable } from "./table.svelte";
+import { changesOf, inWords, type Way } from "./ways.svelte";
+
+export class Dressing {
+  chosen = $state<Slot | null>(null);
+  /** What is said beside the figure: the reasons, ways to mend, or what other schools would say. */
+  aside = $state<"reasons" | "ways" | "views">("reasons");
+  /** The side outline is shown too. */
+  profiled = $state(false);
+
+  constructor(
+    readonly table: LookTable,
+    readonly held: ClientState,
+    readonly back: (way: "undo" | "redo") => Promise<void>,
+  ) {}
+
+  mend = (finding: Finding): void => {
+    if (!finding.mend) return;
+    this.table.draft.change(finding.mend.slot as Slot, finding.mend.change, `the mend “${finding.title}”`);
+    this.chosen = finding.mend.slot as Slot;
+    this.#say(finding.mend.text);
+  };
+
+  take = (way: Way): void => {
+    this.table.draft.changeAll(changesOf(way), `the mend “${inWords(way)}”`);
+    this.#say(inWords(way));
+  };
+
+  /** A rule that is not asked of this client: their own way, over the house's. */
+  leaveOut = (finding: Finding): void => {
+    const { client } = this.held;
+    this.held.ownWays({ muted: [...client.own_ways.muted, finding.rule] });
+    void this.held.flush();
+    this.#say(`“${finding.title}” is not said of ${client.name} any more; Other views takes it up again.`);
+  };
+
+  /** Show something else beside the figure, or the reasons again. */
+  beside(what: "ways" | "views"): void {
+    this.aside = this.aside === what ? "reasons" : what;
+  }
+
+  reasons = (): void => {
+    this.aside = "reasons";
+  };
+
+  /** One key takes the first mend in sight. */
+  mendFirst(): void {
+    if (this.aside === "ways") {
+      const way = this.table.ways.stale ? undefined : this.table.ways.told?.[0];
+      if (way) this.take(way);
+      return;
+    }
+    const finding = this.table.assessment?.findings.find((one) => one.mend);
+    if (finding) this.mend(finding);
+  }
+
+  /** What the letters do while dressing. */
+  get letters(): Record<string, () => void> {
+    return {
+      m: () => this.mendFirst(),
+      w: () => this.beside("ways"),
+      v: () => this.beside("views"),
+      s: () => (this.profiled = !this.profiled),
+    };
+  }
+
+  #say(text: string): void {
+    notice.say(text, { name: "Undo", run: () => void this.back("undo") });
+  }
+}

@@ -1,0 +1,32 @@
+/** What the craft knows of each kind of piece (`/api/words`): where it goes, what gives way to it, how long it is. */
+import type { Piece, Schemas, Slot } from "../api/client";
+
+type Vocabulary = Schemas["Vocabulary"];
+
+/** Places that are always in sight, top to bottom as they are worn. */
+export const ALWAYS: Slot[] = ["top", "bottom", "shoes"];
+
+/** The place of a kind, or nothing where it is not known. */
+export const placeOf = (words: Vocabulary, kind: string): Slot | undefined => words.of_kind[kind]?.place;
+
+/** The kinds that can be at a place. */
+export const kindsAt = (words: Vocabulary, place: Slot): string[] => words.kinds[place] ?? [place];
+
+/** Whether a kind that is on gives way to another that is put on: at the same place, or where one covers the other. */
+export function givesWay(words: Vocabulary, worn: string, to: string): boolean {
+  const [one, other] = [words.of_kind[worn], words.of_kind[to]];
+  if (!one || !other) return false;
+  return one.place === other.place || other.covers.includes(one.slot) || one.covers.includes(other.slot);
+}
+
+/** Whether something that is on covers a place, so that nothing is asked for there. */
+export const isCovered = (words: Vocabulary, place: Slot, worn: Iterable<Piece>): boolean =>
+  [...worn].some((piece) => words.of_kind[piece.is]?.covers.includes(place));
+
+const TITLES: Record<Slot, string> = { one_piece: "Dress", layer: "Layer" };
+
+/** A place's name: “Top”, “Belt”. */
+export function titleOf(place: Slot): string {
+  const said = TITLES[place] ?? place.replaceAll("_", " ");
+  return said.charAt(0).toUpperCase() + said.slice(1);
+}
