@@ -26,6 +26,8 @@ LIMITS = (
     *("nickel", "latex", "dyes", "wool", "sun_sensitive_skin", "ladders_or_machinery", "bicycle"),
     *("protective_clothing_required", "religious_or_uniform_code", "measuring_is_hard"),
 )
+#: Whose usual breadths a client's shoulders and hips are held against, where it matters.
+BUILD = ("woman", "man", "young")
 WARMTH = ("cool", "neutral", "warm")
 DEPTH = ("light", "medium", "deep")
 CLARITY = ("soft", "medium", "clear")

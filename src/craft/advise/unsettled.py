@@ -54,7 +54,7 @@ def unsettled(
         ends = []
         for end in known.range80:
             taken = Quantity(max(end, 1.0), TAKEN, "measured")
-            other = Body.of(Measures.of({**body.measures.figures, name: taken}))
+            other = Body.of(Measures.of({**body.measures.figures, name: taken}, body.measures.build))
             ends.append(judge(compose(other, look, schools), aims))
         if all(end.verdict == now for end in ends):
             continue

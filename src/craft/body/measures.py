@@ -109,15 +109,17 @@ class Measures:
     """
 
     items: tuple[tuple[str, Quantity], ...] = ()
+    #: Whose usual breadths theirs are held against: a word of `brief.BUILD`, or open.
+    build: str | None = None
 
     @classmethod
-    def of(cls, taken: Mapping[str, float | Quantity]) -> Measures:
+    def of(cls, taken: Mapping[str, float | Quantity], build: str | None = None) -> Measures:
         """Make a set from names and figures; a bare number is one careful reading in cm.
 
         Raises UnknownMeasure; figures must be positive.
         """
         figures = {name: _figure(name, given) for name, given in taken.items()}
-        return cls(tuple(sorted(figures.items())))
+        return cls(tuple(sorted(figures.items())), build)
 
     @property
     def figures(self) -> dict[str, Quantity]:
@@ -139,7 +141,7 @@ class Measures:
 
     def without(self, *names: str) -> Measures:
         """The same set less some measures."""
-        return Measures(tuple(item for item in self.items if item[0] not in names))
+        return Measures(tuple(item for item in self.items if item[0] not in names), self.build)
 
     def __iter__(self) -> Iterator[tuple[str, float]]:
         return ((name, figure.cm) for name, figure in self.items)

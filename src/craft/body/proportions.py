@@ -143,6 +143,24 @@ LINEAR_ROWS: dict[str, LinearRow] = {
     "foot_length": LinearRow({"stature": 0.152}, 0.0, 0.8, "DC66"),
 }
 
+
+class BreadthRow(NamedTuple):
+    """Shoulder breadth over stature, and its deviation over stature."""
+
+    fraction: float
+    spread: float
+    source: Source
+
+
+#: Shoulder breadth (biacromial) over stature, by build: means and deviations of the women and of the men of H03; of the young
+#: those about 12 years old in Snyder et al. 1977, Anthropometry of Infants, Children and Youths to Age 18 (UM-HSRI-77-17),
+#: entered from memory of print (docs/figures.md).
+SHOULDER_ROWS: dict[str, BreadthRow] = {
+    "woman": BreadthRow(36.50 / 164.87, 0.0098, "H03"),
+    "man": BreadthRow(41.24 / 177.75, 0.0105, "H03"),
+    "young": BreadthRow(0.2165, 0.0105, "Snyder 1977"),
+}
+
 #: Front-view breadth over girth at each level. Bust, navel and hip: G89 (chest, waist and hip
 #: breadth over the girth there); the rest W, set between their neighbours.
 BREADTH_OVER_GIRTH: dict[str, float] = {

@@ -2,6 +2,10 @@
 
 A label alone misleads, most people sit near a border. So the reading says the
 differentials, the shape, the runner-up and by how many cm of which measure it would tip.
+
+A measured shoulder or hip breadth is held against what is usual for this stature, or this girth: an average one says
+nothing that the girths have not said, and never changes the reading. What is broader or narrower than usual moves the
+upper or the lower half, by how sure it is.
 """
 
 from __future__ import annotations
@@ -11,7 +15,7 @@ from functools import lru_cache
 from typing import Literal
 
 from craft.body.body import Body
-from craft.body.proportions import BREADTH_OVER_GIRTH
+from craft.body.proportions import BREADTH_OVER_GIRTH, LINEAR_ROWS, SHOULDER_ROWS
 
 Shape = Literal["rectangle", "triangle", "inverted_triangle", "hourglass", "oval"]
 
@@ -23,7 +27,11 @@ MIDDLE = 0.97  # waist or belly comes to this share of the larger of bust and hi
 WAIST_OF_OVAL = 0.09  # ... and there is less waist than this
 #: A shoulder of this breadth times the factor counts like a bust of that girth: mean bust
 #: over mean shoulder breadth of the reference body (proportions.py).
-SHOULDER_AS_GIRTH = 0.562 / 0.226
+USUAL_BUST, USUAL_SHOULDER = 0.562, 0.226
+SHOULDER_AS_GIRTH = USUAL_BUST / USUAL_SHOULDER
+#: How far a bust girth, or a hip girth, may be from what the front view makes of it, and a breadth that was measured, cm of
+#: girth: by these the two readings are weighed (W).
+BY_GIRTH, BY_BREADTH = 3.0, 1.5
 #: How far a measure is moved, cm, to find the border of the shape, and the step.
 REACH, STEP = 15.0, 0.25
 
@@ -80,18 +88,20 @@ class _Girths:
     waist: float
     belly: float
     hip: float
-    shoulder: float  # as a girth; nought where it was not measured
+    #: By how much the upper and the lower half look fuller than their girths say, cm of girth: breadths that are unusual.
+    upper_more: float = 0.0
+    lower_more: float = 0.0
 
 
 def classify(girths: _Girths) -> Shape:
     """The working shape of these girths, cm."""
-    upper = max(girths.bust, girths.shoulder)
+    upper, lower = girths.bust + girths.upper_more, girths.hip + girths.lower_more
     mean = (girths.bust + girths.hip) / 2
     waist = 1 - girths.waist / mean
     middle = max(girths.waist, girths.belly)
     if middle >= MIDDLE * max(girths.bust, girths.hip) and waist < WAIST_OF_OVAL:
         return "oval"
-    lead = (girths.hip - upper) / ((girths.hip + upper) / 2)
+    lead = (lower - upper) / ((lower + upper) / 2)
     if lead >= LEAD:
         return "triangle"
     if lead <= -LEAD:
@@ -106,14 +116,53 @@ def shape_of(body: Body) -> Shape:
 
 def _girths_of(body: Body) -> _Girths:
     figure = body.girths
-    shoulder = body.breadths["shoulder_breadth"]
     return _Girths(
         figure["bust"].cm,
         figure["waist"].cm,
         figure["belly"].cm if figure["belly"].settled else figure["waist"].cm,
         figure["hip"].cm,
-        shoulder.cm * SHOULDER_AS_GIRTH if shoulder.settled else 0.0,
+        _shoulder_more(body),
+        _hip_more(body),
     )
+
+
+def usual_shoulder(stature: float, build: str | None) -> tuple[float, float]:
+    """From and to which breadth, cm, a shoulder is usual for a stature: within a deviation of the mean of a build, or of
+    any build where none is said.
+
+    >>> low, high = usual_shoulder(170.0, None)
+    >>> low < 38.0 < high
+    True
+    """
+    rows = [SHOULDER_ROWS[build]] if build else list(SHOULDER_ROWS.values())
+    ends = [(row.fraction - row.spread, row.fraction + row.spread) for row in rows]
+    return min(low for low, _ in ends) * stature, max(high for _, high in ends) * stature
+
+
+def _shoulder_more(body: Body) -> float:
+    """By how much a measured shoulder makes the upper half look fuller than the bust says, cm of girth."""
+    shoulder = body.breadths["shoulder_breadth"]
+    if not shoulder.settled:
+        return 0.0
+    low, high = usual_shoulder(body.stature, body.measures.build)
+    beyond = max(0.0, shoulder.cm - high) - max(0.0, low - shoulder.cm)
+    return _weighed(beyond * SHOULDER_AS_GIRTH, shoulder.spread * SHOULDER_AS_GIRTH)
+
+
+def _hip_more(body: Body) -> float:
+    """By how much a measured hip breadth makes the lower half look fuller than the hip girth says, cm of girth."""
+    hip = body.breadths["hip_breadth"]
+    if not hip.settled:
+        return 0.0
+    usual, row = body.girth("hip") * BREADTH_OVER_GIRTH["hip"], LINEAR_ROWS["hip_breadth"]
+    off = hip.cm - usual
+    beyond = max(0.0, off - row.spread) - max(0.0, -off - row.spread)
+    return _weighed(beyond / BREADTH_OVER_GIRTH["hip"], hip.spread / BREADTH_OVER_GIRTH["hip"])
+
+
+def _weighed(more: float, spread: float) -> float:
+    """What a breadth says beside a girth, each by how sure it is."""
+    return more * BY_GIRTH**2 / (BY_GIRTH**2 + BY_BREADTH**2 + spread**2)
 
 
 @lru_cache(maxsize=1024)
@@ -139,10 +188,12 @@ def read_front(body: Body) -> ShapeReading:
     >>> read_front(Body.of(Measures.of(taken))).shape
     'inverted_triangle'
     """
-    upper = body.breadths["shoulder_breadth"].cm * SHOULDER_AS_GIRTH
+    build = body.measures.build
+    own = SHOULDER_ROWS[build].fraction if build else USUAL_SHOULDER
+    upper = body.breadths["shoulder_breadth"].cm * USUAL_BUST / own
     lower = body.breadths["hip_breadth"].cm / BREADTH_OVER_GIRTH["hip"]
     waist = body.girths["waist"].cm
-    girths = _Girths(upper, waist, waist, lower, 0.0)
+    girths = _Girths(upper, waist, waist, lower)
     return _reading(body, girths, all(figure.settled for figure in body.breadths.values()))
 
 

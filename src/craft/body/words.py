@@ -9,7 +9,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 
 from craft.body.measures import Measures
-from craft.body.proportions import GIRTH_ROWS, HEIGHT_ROWS
+from craft.body.proportions import GIRTH_ROWS, HEIGHT_ROWS, SHOULDER_ROWS
 
 #: Brief, section 3: petite is below about 163 cm, tall above 173.
 STATURE = {"petite": 157.0, "average": 168.0, "tall": 177.0}
@@ -36,7 +36,8 @@ def nominal_measures(words: Mapping[str, str], measured: Mapping[str, float]) ->
     stature = measured.get("stature", STATURE[words.get("stature", "average")])
     shape = SHAPES[words.get("shape", "rectangle")]
     average = {name: row.fraction * stature for name, row in GIRTH_ROWS.items()}
-    average["shoulder_breadth"] = 0.226 * stature
+    build = words.get("build")
+    average["shoulder_breadth"] = (SHOULDER_ROWS[build].fraction if build else 0.226) * stature
     taken = {"stature": stature}
     for name in ("bust", "waist", "belly", "hip", "thigh", "calf", "shoulder_breadth"):
         taken[name] = average[name] * shape.get(name, 1.0)
@@ -45,7 +46,7 @@ def nominal_measures(words: Mapping[str, str], measured: Mapping[str, float]) ->
     if "middle" in words and words["middle"] == "full":
         taken["waist"] = max(taken["waist"], taken["belly"] * 0.93)
     taken |= _torso_heights(words.get("torso", "even"), stature)
-    return Measures.of(taken | dict(measured))
+    return Measures.of(taken | dict(measured), words.get("build"))
 
 
 def _torso_heights(word: str, stature: float) -> dict[str, float]:

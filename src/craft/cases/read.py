@@ -9,6 +9,7 @@ from typing import Any, Literal
 import yaml
 
 from craft.body.measures import MEASURES
+from craft.brief import BUILD
 from craft.cloth import Piece
 from craft.judge.aims import WORDS as AIM_WORDS
 from craft.schools import POSITIONS, Schools
@@ -23,6 +24,7 @@ BODY_WORDS: dict[str, tuple[str, ...]] = {
     "bust": ("small", "average", "full"),
     "middle": ("flat", "average", "full"),
     "calves": ("slim", "average", "full"),
+    "build": BUILD,
     "depth": ("light", "medium", "deep"),
     "warmth": ("warm", "neutral", "cool"),
 }

@@ -40,8 +40,8 @@ def body_of(client: Mapping[str, Any]) -> Body:
     """The body of a case's client."""
     measured = client.get("measures_cm", {})
     words = {key: word for key, word in client.items() if key in BODY_WORDS}
-    if measured and not words:
-        return Body.of(Measures.of(measured))
+    if measured and not words.keys() - {"build", "depth", "warmth"}:
+        return Body.of(Measures.of(measured, client.get("build")))
     return Body.of(nominal_measures(words, measured))
 
 

@@ -67,5 +67,6 @@ class BriefForm(_Form):
     colouring: Colouring = Colouring()
     budget: Budget = Budget()
     seated: bool = False
+    build: _one_of(brief.BUILD) | None = None  # type: ignore[valid-type]
     minor: bool = False
     guardian: Short = ""

@@ -124,7 +124,9 @@ def _candidates(body: Body, piece: Piece, shoes: WornShoes, schools: Schools, ke
 
         def with_body(cm: float, name: str = name) -> Landed:
             taken = Quantity(cm, SEEN_SPREAD, "said")
-            return land(Body.of(Measures.of({**body.measures.figures, name: taken})), piece, shoes, schools)
+            return land(
+                Body.of(Measures.of({**body.measures.figures, name: taken}, body.measures.build)), piece, shoes, schools
+            )
 
         yield _Candidate("body", name, known.cm, known.cm, known.spread, with_body)
 

@@ -25,7 +25,7 @@ def desk_of(member: Member, client_id: Any) -> DeskOut:
     session = open_session(client)
     known = known_of(client, session)
     before = known_of(client, None, before=session) if session else {}
-    body = Body.of(measures_from(known))
+    body = Body.of(measures_from(known, client))
     today: dict[str, list[Reading]] = {}
     if session:
         rows = Reading.objects.filter(session=session).select_related("taken_by", "withdrawal")
@@ -73,5 +73,5 @@ def next_for(member: Member, client_id: Any) -> tuple[Worth, ...]:
     held = Look.objects.of(member).not_removed().filter(client=client).values_list("pieces", flat=True)
     pieces = [Piece.of(piece) for look in held for piece in look]
     bottoms = [piece for piece in dict.fromkeys(pieces) if piece.slot == "bottom"][:12]
-    measures = measures_from(known_of(client, open_session(client)))
+    measures = measures_from(known_of(client, open_session(client)), client)
     return next_measures(measures, bottoms, client.ways)

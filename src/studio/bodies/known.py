@@ -125,14 +125,16 @@ def _known(measure: str, readings: list[Reading], current: MeasuringSession | No
     return Known(measure, figure, session, tuple(readings), wants and going_on)
 
 
-def measures_from(known: Mapping[str, Known]) -> Measures:
-    """The same for the craft."""
-    return Measures.of({name: held.figure for name, held in known.items()})
+def measures_from(known: Mapping[str, Known], client: Client) -> Measures:
+    """The same for the craft, with whose usual breadths they are held against: the brief's word, the young's under age."""
+    build = client.brief.get("build") or ("young" if client.brief.get("minor") else None)
+    return Measures.of({name: held.figure for name, held in known.items()}, build)
 
 
 def measures_of(client: Client) -> Measures:
     """The client's measures today, for the craft; settled anew only when a reading came or went."""
-    return _settled(client, open_session(client), today(), _mark(client))
+    told = (client.brief.get("build"), client.brief.get("minor"))
+    return _settled(client, open_session(client), today(), _mark(client), told)
 
 
 def _mark(client: Client) -> tuple[int | None, ...]:
@@ -148,8 +150,10 @@ def _mark(client: Client) -> tuple[int | None, ...]:
 
 
 @lru_cache(maxsize=512)
-def _settled(client: Client, current: MeasuringSession | None, day: date, mark: tuple[int | None, ...]) -> Measures:
-    return measures_from(known_of(client, current))
+def _settled(
+    client: Client, current: MeasuringSession | None, day: date, mark: tuple[int | None, ...], told: tuple[Any, Any]
+) -> Measures:
+    return measures_from(known_of(client, current), client)
 
 
 def body_of(client: Client) -> Body:

@@ -99,7 +99,7 @@ class BodyReadingOut(BaseModel):
 def reading_of(member: Member, client_id: Any) -> BodyReadingOut:
     """What a client's measures say, in the studio's unit."""
     client: Client = Client.objects.of(member).not_removed().select_related("studio").get_or_404(id=client_id)
-    body = Body.of(measures_from(known_of(client, open_session(client))))
+    body = Body.of(measures_from(known_of(client, open_session(client)), client))
     return _out(body, read_body(body), client.studio.unit, lives_seated=bool(client.brief.get("seated")))
 
 

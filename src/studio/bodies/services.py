@@ -150,7 +150,7 @@ def _ask(
     doubt = check(
         taking.measure,
         cm,
-        measures_from({name: held for name, held in known.items() if name != taking.measure}),
+        measures_from({name: held for name, held in known.items() if name != taking.measure}, client),
         last=last.figure if last and last.figure.origin != "said" else None,
         this_session=today,
     )

@@ -106,6 +106,19 @@
           />
           Under age
         </label>
+        <label class="flex items-center gap-2">
+          Shoulders read as a
+          <select
+            class="field w-32"
+            value={brief.build ?? ""}
+            onchange={(event) => held.brief({ build: (event.currentTarget.value || null) as never })}
+          >
+            <option value="">not said</option>
+            <option value="woman">woman’s</option>
+            <option value="man">man’s</option>
+            <option value="young">young person’s</option>
+          </select>
+        </label>
         {#if brief.minor}
           <label class="flex items-center gap-2">
             Guardian
