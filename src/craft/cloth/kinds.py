@@ -22,7 +22,16 @@ FIBRES = (
     *("cotton", "wool", "silk", "flax", "cashmere", "viscose", "lyocell"),
     *("polyester", "polyamide", "acrylic", "elastane"),
 )
-_CLOTH = ("stretch_pct", "recovery_pct", "weight_gsm", "repeat_cm", *(f"{fibre}_pct" for fibre in FIBRES))
+#: What the second and third colour of a piece take of it, per cent.
+COLOUR_SHARES = ("second_colour_pct", "third_colour_pct")
+_CLOTH = (
+    "stretch_pct",
+    "recovery_pct",
+    "weight_gsm",
+    "repeat_cm",
+    *COLOUR_SHARES,
+    *(f"{fibre}_pct" for fibre in FIBRES),
+)
 _LEGS = ("front_rise_cm", "back_rise_cm", "inseam_cm", "outseam_cm", "thigh_cm", "knee_cm", "leg_opening_cm")
 _SKIRT = ("waist_cm", "hip_cm", "length_cm", "hem_sweep_cm", "hem_cm")
 _TRUNK = (
@@ -30,7 +39,7 @@ _TRUNK = (
     *("neck_depth_cm", "hem_cm", *_CLOTH),
 )
 _SUIT = (*(key for key in _TRUNK if key not in ("length_cm", "hem_sweep_cm")), *_LEGS, "torso_loop_cm")
-_SHOE = ("heel_cm", "platform_cm")
+_SHOE = ("heel_cm", "platform_cm", *COLOUR_SHARES)
 _BOOT = (*_SHOE, "shaft_cm", "shaft_girth_cm")
 #: The figure that says how long a piece is, by how it hangs; none where no figure does.
 _LENGTH: dict[str, str] = {
@@ -114,7 +123,8 @@ class Kind:
         """
         place = self.name if self.slot == "extra" else self.slot
         skirt = self.hangs in ("waist", "whole")
-        more = (("legs", self.has_legs), ("skirt", skirt), ("boots", self.is_boot))
+        legs = self.has_legs and self.slot != "swim"
+        more = (("legs", legs), ("skirt", skirt), ("boots", self.is_boot))
         return frozenset({place, *(name for name, so in more if so)})
 
     @property
@@ -179,6 +189,10 @@ _ROWS: tuple[Kind, ...] = (
          clo=(0.30, 0.40)),
     Kind("kimono", "layer", "shoulder", _TRUNK, hem="seat", fit="relaxed", sleeve="three_quarter", colour="cream",
          thickness=0.15, formality=1.3, clo=(0.20, 0.30)),
+    Kind("poncho", "layer", "shoulder", _TRUNK, hem="hip", fit="oversized", sleeve="none", colour="camel", thickness=0.5,
+         formality=1.4, clo=(0.30, 0.45)),
+    Kind("cape", "layer", "shoulder", _TRUNK, hem="seat", fit="relaxed", sleeve="none", colour="black", thickness=0.5,
+         formality=2.4, clo=(0.35, 0.50)),
     # Shoes. W: common lasts and soles.
     Kind("trainers", "shoes", "foot", _SHOE, colour="brown", formality=0.6, clo=(0.02, 0.04), plural=True,
          shoe=Shoe("flat", 6.5, "round", "medium", 2.6)),
@@ -203,23 +217,33 @@ _ROWS: tuple[Kind, ...] = (
     Kind("over_knee_boots", "shoes", "foot", _BOOT, colour="brown", formality=1.7, clo=(0.12, 0.14), plural=True,
          shoe=Shoe("flat", 52.0, "almond", "medium", 2.2, ("knee", 10.0))),
     # Worn besides. A belt closes at any girth between its first hole and its last.
-    Kind("belt", "extra", "besides", ("length_cm", "width_cm", "first_hole_cm", "last_hole_cm"), colour="brown"),
+    Kind("belt", "extra", "besides", ("length_cm", "width_cm", "first_hole_cm", "last_hole_cm", *COLOUR_SHARES),
+         colour="brown"),
     Kind("necklace", "extra", "besides", ("length_cm",), colour="silver"),
     Kind("earrings", "extra", "besides", ("length_cm",), colour="silver", plural=True),
-    Kind("scarf", "extra", "besides", ("length_cm", "width_cm"), colour="camel", clo=(0.05, 0.08)),
+    Kind("scarf", "extra", "besides", ("length_cm", "width_cm", *COLOUR_SHARES), colour="camel", clo=(0.05, 0.08)),
     Kind("bag", "extra", "besides", ("length_cm",), colour="brown"),
     Kind("hat", "extra", "besides", ("length_cm",), colour="camel", clo=(0.03, 0.06)),
+    Kind("watch", "extra", "besides", ("length_cm",), colour="silver"),
+    Kind("bracelet", "extra", "besides", ("length_cm",), colour="silver"),
+    Kind("ring", "extra", "besides", ("length_cm",), colour="silver"),
+    # Beneath: what nobody sees and everybody sees the work of.
+    Kind("bra", "extra", "besides", ("under_bust_cm",), colour="nude"),
+    Kind("smoothing_shorts", "extra", "besides", ("waist_cm", "hip_cm"), colour="nude", plural=True),
+    Kind("underslip", "extra", "besides", ("length_cm",), colour="nude", clo=(0.06, 0.10)),
     Kind("tights", "extra", "besides", ("length_cm",), colour="black", clo=(0.02, 0.06), stretch=0.80, plural=True),
     Kind("socks", "extra", "besides", ("length_cm",), colour="grey", clo=(0.02, 0.06), stretch=0.50, plural=True),
     # Swimwear.
     Kind("swimsuit", "swim", "body", ("torso_loop_cm", "chest_cm", "under_bust_cm", "waist_cm", "hip_cm", *_CLOTH),
-         hem="crotch", fit="tight", colour="navy", stretch=0.50),
+         hem="crotch", fit="tight", colour="mid_blue", stretch=0.50),
     Kind("bikini_top", "swim", "shoulder", ("chest_cm", "under_bust_cm", *_CLOTH), hem="under_bust", fit="tight",
-         colour="navy", stretch=0.50),
+         colour="mid_blue", stretch=0.50),
     Kind("bikini_bottom", "swim", "body", ("waist_cm", "hip_cm", "front_rise_cm", *_CLOTH), hem="crotch", fit="tight",
-         colour="navy", stretch=0.50),
+         colour="mid_blue", stretch=0.50),
     Kind("tankini", "swim", "shoulder", ("torso_loop_cm", "chest_cm", "under_bust_cm", "waist_cm", "hip_cm", *_CLOTH),
-         hem="high_hip", fit="tight", colour="navy", stretch=0.50),
+         hem="high_hip", fit="tight", colour="mid_blue", stretch=0.50),
+    Kind("swim_shorts", "swim", "crotch", ("waist_cm", "hip_cm", "inseam_cm", "thigh_cm", "leg_opening_cm", *_CLOTH),
+         hem="mid_thigh", fit="relaxed", cut="straight", colour="mid_blue", plural=True),
 )  # fmt: skip
 
 KIND: dict[str, Kind] = {row.name: row for row in _ROWS}
@@ -240,9 +264,10 @@ FIGURES: dict[str, tuple[str, ...]] = {
 
 #: The places of a look, from the body outwards: swimwear and legwear, clothes and shoes, what is worn besides.
 PLACES: tuple[str, ...] = (
-    *("swimsuit", "bikini_bottom", "bikini_top", "tankini", "tights", "socks"),
+    *("bra", "smoothing_shorts", "underslip"),
+    *("swimsuit", "bikini_bottom", "swim_shorts", "bikini_top", "tankini", "tights", "socks"),
     *("bottom", "one_piece", "top", "layer", "shoes"),
-    *("belt", "necklace", "earrings", "scarf", "bag", "hat"),
+    *("belt", "necklace", "earrings", "scarf", "bag", "hat", "watch", "bracelet", "ring"),
 )
 
 

@@ -3,9 +3,10 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field
-from typing import Any
+from functools import lru_cache
+from typing import Any, NamedTuple
 
 from craft.cloth import words
 from craft.cloth.kinds import FIBRES, FIGURES, KIND, Slot
@@ -31,15 +32,19 @@ class Piece:
     _words: Mapping[str, Any] = field(init=False, repr=False, compare=False)
     _figures: Mapping[str, float] = field(init=False, repr=False, compare=False)
     _hash: int = field(init=False, repr=False, compare=False)
-    #: The slot of its kind, and the words of its cloth.
+    #: Its slot, what rules call it, and the words of its cloth. A top that is worn over another is a layer.
     slot: Slot = field(init=False, repr=False, compare=False)
+    seen_as: frozenset[str] = field(init=False, repr=False, compare=False)
     fabric: frozenset[str] = field(init=False, repr=False, compare=False)
 
     def __post_init__(self) -> None:
         object.__setattr__(self, "_words", dict(self.said))
         object.__setattr__(self, "_figures", dict(self.figures))
         object.__setattr__(self, "_hash", hash((self.kind, self.said, self.figures)))
-        object.__setattr__(self, "slot", KIND[self.kind].slot)
+        row = KIND[self.kind]
+        over = row.slot == "top" and self._words.get("worn") == "over"
+        object.__setattr__(self, "slot", "layer" if over else row.slot)
+        object.__setattr__(self, "seen_as", frozenset({"layer"}) if over else row.seen_as)
         object.__setattr__(self, "fabric", self.words("fabric"))
 
     def __hash__(self) -> int:
@@ -52,12 +57,15 @@ class Piece:
         kind = rest.pop("is", None)
         if kind not in KIND:
             raise UnknownWord("kind", kind, tuple(KIND))
-        figures, said = {}, {}
+        figures: dict[str, float] = {}
+        said: dict[str, Any] = {}
         for key, value in rest.items():
             if value is None or value == []:
                 continue
             if words.unit_of(key):
                 figures[key] = _figure(KIND[kind].slot, key, value)
+            elif key == "colour" and isinstance(value, list | tuple):
+                said |= _colours(value)
             else:
                 said[key] = _word(key, value)
         shares = sum(figures.get(f"{fibre}_pct", 0.0) for fibre in FIBRES)
@@ -114,6 +122,44 @@ class Piece:
         return {"is": self.kind} | said | dict(self.figures)
 
 
+class Colour(NamedTuple):
+    """One colour of a piece, and the share of it that it takes."""
+
+    colour: str
+    share: float
+
+
+#: What a second and a third colour take of a piece where nobody said (W).
+SECOND, THIRD = 0.3, 0.12
+
+
+@lru_cache(maxsize=4096)
+def colours_of(piece: Piece) -> tuple[Colour, ...]:
+    """Every colour of a piece with its share, the ground first.
+
+    >>> [colour for colour, _ in colours_of(Piece.of({"is": "scarf", "colour": ["navy", "camel"]}))]
+    ['navy', 'camel']
+    """
+    more = []
+    for key, usual in (("second_colour", SECOND), ("third_colour", THIRD)):
+        colour, said = piece.word(key), piece.figure(f"{key}_pct")
+        if colour is not None:
+            more.append(Colour(colour, usual if said is None else said / 100))
+    ground = max(0.0, 1.0 - sum(share for _, share in more))
+    return (Colour(colour_of(piece), ground), *more)
+
+
+def is_metal(piece: Piece) -> bool:
+    """Whether a piece shines as metal does: jewellery in a metal's colour, or a surface said to be so.
+
+    >>> is_metal(Piece.of({"is": "necklace", "colour": "gold"})), is_metal(Piece.of({"is": "tee", "colour": "silver"}))
+    (True, False)
+    """
+    if piece.word("surface") is not None:
+        return piece.word("surface") == "metallic"
+    return colour_of(piece) in words.METALS and piece.slot in ("extra", "shoes")
+
+
 def colour_of(piece: Piece) -> str:
     """What a piece is seen as: the colour said, or its kind's usual one.
 
@@ -123,9 +169,16 @@ def colour_of(piece: Piece) -> str:
     return piece.word("colour") or KIND[piece.kind].colour
 
 
+def _colours(listed: Sequence[Any]) -> dict[str, Any]:
+    """The colours of a piece that were listed: ground, second, third."""
+    if len(listed) > len(words.COLOUR_KEYS):
+        raise UnknownWord("colour", f"{len(listed)} colours", ("up to three",))
+    return {key: _word("colour", colour) for key, colour in zip(words.COLOUR_KEYS, listed, strict=False)}
+
+
 def _word(key: str, value: Any) -> Any:
-    if key == "colour":
-        if value in words.COLOURS or (isinstance(value, str) and _HEX.match(value.lower())):
+    if key in words.COLOUR_KEYS:
+        if isinstance(value, str) and (value in words.COLOURS or _HEX.match(value.lower())):
             return value.lower()
         raise UnknownWord(key, value, tuple(words.COLOURS))
     if key in words.FLAGS:

@@ -15,7 +15,11 @@ TOP_CUTS = ("plain", "boxy", "wrap", "peplum", "ruched", "longline", "cropped", 
 CUT = (*LEG_CUTS, *DRESS_CUTS, *(cut for cut in TOP_CUTS if cut not in DRESS_CUTS))
 FIT = ("tight", "fitted", "skimming", "relaxed", "oversized")
 RISE = ("low", "mid", "high", "very_high")
-TUCK = ("none", "full", "bloused", "front", "half", "side", "back", "tail_fold", "knot", "bra")
+TUCK = (
+    *("none", "full", "bloused", "front", "half", "side", "back", "tail_fold", "knot", "bra"),
+    # Flat and then lifted above the seat; half in front with the tail folded under; gathered to one side with an elastic.
+    *("lifted", "front_and_tail", "gathered"),
+)
 FABRIC = (
     *("thin", "substantial", "chunky", "clinging", "draping", "structured", "rigid", "stretch"),
     *("satin", "ribbed", "denim", "leather", "linen", "crochet", "sheer"),
@@ -31,6 +35,7 @@ NECK = (
 SWIM_DETAIL = (
     *("side_detail", "centre_detail", "shoulder_detail", "drawn_waist", "ruching", "underwire", "soft_cup"),
     *("panel", "thick_strap", "thin_strap", "high_leg", "low_leg", "side_ties", "low_neck", "high_neck", "flounce"),
+    *("drape", "lacing", "open_sides", "cut_out", "skirted", "crossed_front", "tie_waist", "compression", "full_cup"),
 )
 
 #: Every word list by the key that takes one of its words.
@@ -39,7 +44,8 @@ ONE_OF: dict[str, tuple[str, ...]] = {
     "fit": FIT,
     "rise": RISE,
     "hem": HEM,
-    "worn": ("inside", "outside"),
+    # A leg inside the boot or outside it; a top that is worn over another as a layer.
+    "worn": ("inside", "outside", "over"),
     "tuck": TUCK,
     "belted": ("thin", "medium", "wide"),
     "sleeve": ("none", "short", "elbow", "three_quarter", "long"),
@@ -55,17 +61,33 @@ ONE_OF: dict[str, tuple[str, ...]] = {
     # how an edge is finished, and which way a pattern runs.
     "drape": ("stiff", "soft", "fluid"),
     "sheerness": ("opaque", "half_sheer", "see_through"),
-    "surface": ("matt", "shiny", "brushed", "textured"),
+    "surface": ("matt", "shiny", "metallic", "brushed", "textured"),
     "wash": ("unwashed", "dark_wash", "mid_wash", "light_wash"),
-    "hem_finish": ("raw", "finished"),
+    "hem_finish": ("raw", "finished", "rolled_in", "taped"),
     "runs": ("lengthwise", "crosswise", "diagonal", "all_over"),
+    # What holds a band; where pockets are; how a sleeve is cut; how much foot a shoe covers; where cloth is gathered and
+    # where it is cut out; how large a bag is; what a bra does.
+    "band": ("plain", "two_button", "firm", "elastic", "drawstring", "paper_bag"),
+    "pockets": ("none", "seat_high", "seat_low", "seat_wide", "hip", "chest", "thigh"),
+    "sleeve_shape": ("close", "puffed", "wide"),
+    "vamp": ("low", "high"),
+    "gathers": ("bust", "middle", "side"),
+    "cut_out": ("midriff", "sides", "back", "shoulders"),
+    "size": ("small", "medium", "large"),
+    "lift": ("soft", "lifted"),
 }
 SOME_OF: dict[str, tuple[str, ...]] = {
     "fabric": FABRIC,
     "fade": ("thighs", "seat"),
     "swim_detail": SWIM_DETAIL,
 }
-FLAGS = ("cuffed", "open", "rolled", "ankle_strap", "distressed")
+FLAGS = (
+    *("cuffed", "open", "rolled", "ankle_strap", "distressed"),
+    # Sleeves pushed up, one of two rolled; legs that narrow to the hem; a stripe or piping down the side; padded shoulders.
+    *("pushed", "one_rolled", "tapered", "side_stripe", "padded"),
+)
+#: The colours a piece may have: its ground, and up to two more that are printed, woven or sewn on it.
+COLOUR_KEYS = ("colour", "second_colour", "third_colour")
 
 #: Figures of a piece end in their unit: cm, per cent, grams a square metre.
 UNITS = {"_cm": "cm", "_pct": "%", "_gsm": "g/m²"}
@@ -116,7 +138,23 @@ COLOURS: dict[str, str] = {
     "neon_yellow": "#e6ff3f",
     "bronze": "#8c6a3f",
     "silver": "#bfc1c4",
+    "gold": "#c5a253",
+    "copper": "#b06a45",
+    "beige": "#d8c6a8",
+    "khaki": "#8b8460",
+    "rust": "#a3502a",
+    "orange": "#e07b2e",
+    "yellow": "#ebcb4f",
+    "green": "#3f7d4f",
+    "teal": "#1f6c70",
+    "turquoise": "#4fb3b5",
+    "cobalt": "#2a4fa0",
+    "lilac": "#b9a3cf",
+    "purple": "#5b3a78",
+    "fuchsia": "#c2327a",
 }
+#: Colours that are a metal on what shines: a buckle, a chain, a shoe.
+METALS = ("silver", "gold", "bronze", "copper")
 
 
 def said(word: str) -> str:

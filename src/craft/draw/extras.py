@@ -5,7 +5,8 @@ from __future__ import annotations
 import math
 
 from craft.cloth import Piece
-from craft.draw.figure import foot, neck_half
+from craft.cloth.piece import colour_of
+from craft.draw.figure import arm_path, foot, neck_half
 from craft.draw.shapes import Point, Shape, flipped, mirrored, steps
 from craft.fit import land
 from craft.look import Outfit
@@ -149,7 +150,71 @@ def _socks(outfit: Outfit, piece: Piece) -> list[Shape]:
     ]
 
 
+def _at_wrist(outfit: Outfit, piece: Piece) -> list[Shape]:
+    """A band round the left arm for a watch, round the right one for a bracelet."""
+    (x, y), half = arm_path(outfit.body, outfit.lift)[-1]
+    up, wide = (2.0, 1.0) if piece.kind == "watch" else (0.8, 0.5)
+    side = -1 if piece.kind == "watch" else 1
+    colour = colour_of(piece)
+    band: list[Point] = [(x - half - 0.2, y + up + wide), (x + half + 0.2, y + up + wide),
+                         (x + half + 0.2, y + up - wide), (x - half - 0.2, y + up - wide)]  # fmt: skip
+    return [Shape(piece.kind, piece.kind, "cloth", tuple((side * a, b) for a, b in band), colour)]
+
+
+def _ring(outfit: Outfit, piece: Piece) -> list[Shape]:
+    (x, y), _ = arm_path(outfit.body, outfit.lift)[-1]
+    spot: list[Point] = [
+        (x + 0.7 * math.cos(a), y - 9.0 + 0.5 * math.sin(a)) for a in (math.tau * i / 10 for i in range(10))
+    ]
+    return [Shape("ring", piece.kind, "cloth", tuple(spot), colour_of(piece))]
+
+
+def _bra(outfit: Outfit, piece: Piece) -> list[Shape]:
+    """Beneath: cups and a band; clothes lie over it."""
+    body, lift = outfit.body, outfit.lift
+    bust, under = body.height("bust") + lift, body.height("under_bust") + lift
+    half = body.half_breadth(body.height("bust")) + 0.2
+    side: list[Point] = [(half * 0.3, bust + 5.0), (half * 0.7, bust + 6.0), (half, bust), (half * 0.97, under - 1.0)]
+    strap: list[Point] = [(half * 0.6, bust + 5.5), (half * 0.62, body.height("shoulder") + lift - 0.5)]
+    colour = colour_of(piece)
+    return [
+        Shape("bra", piece.kind, "cloth", ((0.0, bust - 1.0), *side, *mirrored(side)), colour),
+        Shape("strap_bra_right", piece.kind, "detail", tuple(strap), colour),
+        Shape("strap_bra_left", piece.kind, "detail", tuple((-x, y) for x, y in strap), colour),
+    ]
+
+
+def _smoothing(outfit: Outfit, piece: Piece) -> list[Shape]:
+    """Beneath: from the waist to the middle of the thigh, on the skin."""
+    body, lift = outfit.body, outfit.lift
+    crotch, low = body.height("crotch"), body.height("mid_thigh")
+    trunk: list[Point] = [(body.half_breadth(h) + 0.15, h + lift) for h in steps(body.height("waist"), crotch, 2.0)]
+    legs = steps(crotch - 1.0, low, 2.0)
+    outside: list[Point] = [(body.leg_centre(h) + body.leg_half_breadth(h) + 0.15, h + lift) for h in legs]
+    inside: list[Point] = [
+        (max(0.2, body.leg_centre(h) - body.leg_half_breadth(h) - 0.1), h + lift) for h in reversed(legs)
+    ]
+    side = [*trunk, *outside, *inside]
+    return [Shape(piece.kind, piece.kind, "cloth", (*side, (0.0, crotch + lift), *mirrored(side)), colour_of(piece))]
+
+
+def _underslip(outfit: Outfit, piece: Piece) -> list[Shape]:
+    """Beneath: from the bust to its hem."""
+    body, lift, low = outfit.body, outfit.lift, _end(outfit, piece)
+    bust = body.height("bust")
+    heights = steps(bust + 5.0, max(low - lift, body.height("crotch")), 3.0)
+    side: list[Point] = [(body.half_breadth(h) + 0.3, h + lift) for h in heights]
+    side.append((side[-1][0] + 0.5, low))
+    return [Shape(piece.kind, piece.kind, "cloth", (*side, *mirrored(side)), colour_of(piece))]
+
+
 _DRAWN = {
+    "watch": _at_wrist,
+    "bracelet": _at_wrist,
+    "ring": _ring,
+    "bra": _bra,
+    "smoothing_shorts": _smoothing,
+    "underslip": _underslip,
     "socks": _socks,
     "tights": _tights,
     "belt": _belt,

@@ -75,7 +75,7 @@ def _legs(
     broad = {"wide": 1.7, "flare": 1.5, "bootcut": 1.2, "balloon": 1.1, "skinny": 0.72, "slim": 0.86}.get(cut, 1.05)
     opening = piece.figure("leg_opening_cm")
     foot = (opening if opening is not None else body.girth("calf") * broad) / 2
-    if piece.kind == "shorts":
+    if piece.kind in ("shorts", "swim_shorts"):
         foot = thigh if opening is None else opening / 2
     inner = 0.8
     side: list[Point] = [(waist, band), (seat, max(hip, crotch + 2)), (inner + thigh, crotch - 3)]
@@ -208,6 +208,10 @@ def _swim(body: Body, landed: Landed) -> list[Shape]:
         half = body.girth("bust") / 4
         side = [(1.5, bust + 2), (7.0, bust + 9), (8.5, bust + 9), (half, bust - 1), (half, under)]
         return [_shape(piece, "top", [(0.0, bust - 3), *side, *mirrored(side)])]
+    if piece.kind == "swim_shorts":
+        band, hem = landed.edge("waistband").height, landed.edge("hem").height
+        waist = (piece.figure("waist_cm") or body.girth("high_hip") * 0.96) / 4
+        return _legs(piece, body, band, hip, crotch, hem, waist, seat * 1.1)
     shapes = _trunk(body, landed)
     if piece.kind == "tankini":
         return shapes
@@ -272,6 +276,37 @@ def _extra(body: Body, landed: Landed) -> list[Shape]:
                 _shape(piece, "left", [(x - 13, y) for x, y in sock]),
                 _shape(piece, "right", [(x + 7, y) for x, y in sock]),
             ]
+        case "watch" | "bracelet":
+            ring: list[Point] = [(3.2 * math.cos(a), 1.4 * math.sin(a)) for a in (math.tau * i / 24 for i in range(25))]
+            face: list[Point] = [
+                (1.6 * math.cos(a), 1.6 * math.sin(a) - 1.4) for a in (math.tau * i / 16 for i in range(16))
+            ]
+            band = [*ring, *((0.8 * x, 0.55 * y) for x, y in reversed(ring))]
+            found = [_shape(piece, piece.kind, band)]
+            return [*found, _shape(piece, "face", face)] if piece.kind == "watch" else found
+        case "ring":
+            loop: list[Point] = [(1.0 * math.cos(a), 0.5 * math.sin(a)) for a in (math.tau * i / 20 for i in range(21))]
+            stone: list[Point] = [(-0.35, 0.45), (0.0, 0.95), (0.35, 0.45), (0.0, 0.3)]
+            return [_seam(piece, loop), _shape(piece, "stone", stone)]
+        case "bra":
+            half, low = body.girth("under_bust") / 4, -6.0
+            cup: list[Point] = [(0.0, -3.0), (half * 0.35, 4.0), (half * 0.75, 4.5), (half, 0.0), (half, low)]
+            strap_: list[Point] = [(half * 0.55, 4.5), (half * 0.55, 14.0)]
+            straps = [_seam(piece, strap_, "strap"), _seam(piece, [(-x, y) for x, y in strap_], "strap, left")]
+            return [_shape(piece, "bra", cup + mirrored(cup)), *straps]
+        case "underslip":
+            low = landed.edge("end").height - landed.shoes.lift
+            top, half = body.height("bust") + 6.0, body.girth("bust") / 4.2
+            side: list[Point] = [(half * 0.7, top), (half, top - 8.0), (half * 1.12, low)]
+            strap_ = [(half * 0.6, top), (half * 0.6, body.height("shoulder"))]
+            straps = [_seam(piece, strap_, "strap"), _seam(piece, [(-x, y) for x, y in strap_], "strap, left")]
+            return [_shape(piece, "slip", side + mirrored(side)), *straps]
+        case "smoothing_shorts":
+            at = body.height
+            legs_ = Piece.of({"is": "leggings", "colour": colour_of(piece)})
+            waist_, seat_ = body.girth("waist") / 4.4, body.girth("hip") / 4.4
+            drawn = _legs(legs_, body, at("waist"), at("hip"), at("crotch"), at("mid_thigh"), waist_, seat_)
+            return [Shape(s.key, piece.slot, s.role, s.points, s.colour, None) for s in drawn]
         case "earrings":
             drop_: list[Point] = [(-6, 2), (-4.4, -2), (-6, -4), (-7.6, -2)]
             return [_shape(piece, "left", drop_), _shape(piece, "right", [(x + 12, y) for x, y in drop_])]

@@ -13,6 +13,7 @@ from craft.draw.skirt import draw_skirt
 from craft.draw.swim import draw_swim
 from craft.draw.top import draw_top
 from craft.look import Outfit
+from craft.look.readings import BENEATH
 
 
 def draw_look(outfit: Outfit) -> tuple[Shape, ...]:
@@ -28,7 +29,7 @@ def draw_look(outfit: Outfit) -> tuple[Shape, ...]:
     middle = top + below + _bib(outfit) if bib and legs else below + top
     layers = tuple(shape for at, layer in enumerate(outfit.layers) for shape in draw_layer(outfit, layer, at))
     extras = draw_extras(outfit)
-    skin = tuple(shape for shape in extras if shape.slot in ("tights", "socks"))
+    skin = tuple(shape for shape in extras if shape.slot in (*BENEATH, "tights", "socks"))
     under = tuple(shape for shape in extras if shape.key in ("belt", "buckle"))
     over = tuple(shape for shape in extras if shape not in (*skin, *under))
     return skin + draw_swim(outfit) + middle + under + layers + over

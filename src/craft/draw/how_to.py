@@ -84,6 +84,22 @@ _ACTS: dict[str, tuple[_Act, ...]] = {
         _Act("Tie the two ends once, just at the band.", "knot"),
         _Act("Tuck the ends under the knot; the back stays down.", "knot", 0.2),
     ),
+    "lifted": (
+        _Act(_LAY, "none"),
+        _Act("Tuck it flat all round, slack folded back at the side seams.", "full", 0.9),
+        _Act("Behind, lift the tucked cloth up above the seat with both palms.", "lifted", behind=True),
+        _Act("Close the button: no ridge shows under the cloth.", "lifted", behind=True),
+    ),
+    "front_and_tail": (
+        _Act("Open the lowest buttons; tuck one front flat, its placket in line with the fly.", "half", 0.2),
+        _Act("Let the other front hang, and ease the tucked one out a little.", "half", -0.5),
+        _Act("Behind, fold the tail up inside until it ends above the seat.", "front_and_tail", behind=True),
+    ),
+    "gathered": (
+        _Act("From beneath, take the hem together at one side seam.", "none", 0.9),
+        _Act("Wind a hair elastic round it, close to the hem, and let it lie inside.", "gathered", 0.9),
+        _Act("Pull the folds even; the other side stays smooth.", "gathered", -0.5),
+    ),
     "bra": (
         _Act("Lift the hem all round, the bulk of the knit in both hands.", "none"),
         _Act("Slip the hem up under the band of the bra, the front first.", "front"),

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from itertools import pairwise
 
 from craft.draw.bottom import EASE_SHOWS, outer
@@ -25,6 +26,8 @@ NECK_WIDTH = {
     "one_shoulder": 1.6,
 }
 STANDS = {"polo": 4.0, "closed_collar": 1.5}
+#: Into how many pieces a round neckline is drawn.
+ROUND_IN = 8
 
 
 def top_half(outfit: Outfit, top: WornTop, height: float) -> float:
@@ -60,12 +63,9 @@ def _neckline(outfit: Outfit, top: WornTop) -> list[Point]:
         return [(0.0, middle), (out, edge)]
     if top.neck == "square":
         return [(0.0, middle), (out * 0.96, middle), (out, edge)]
-    return [
-        (0.0, middle),
-        (out * 0.45, middle + 0.12 * (edge - middle)),
-        (out * 0.82, middle + 0.45 * (edge - middle)),
-        (out, edge),
-    ]
+    # A quarter of an oval, from the middle of the dip up to the shoulder.
+    turns = [math.pi / 2 * step / ROUND_IN for step in range(ROUND_IN + 1)]
+    return [(out * math.sin(turn), edge - (edge - middle) * math.cos(turn)) for turn in turns]
 
 
 def _on_line(line: list[Point], x: float) -> float:
@@ -80,7 +80,7 @@ def _bottom_edge(outfit: Outfit, top: WornTop) -> list[tuple[float, float]]:
     band = outfit.bottom.waistband.cm if outfit.bottom else top.hem.cm
     hem = top.hem.cm
     match top.tuck:
-        case "full" | "bloused" | "bra":
+        case "full" | "bloused" | "bra" | "lifted":
             drop = band - 0.4 - top.blouse
             return [(1.0, drop), (0.5, drop - 0.3), (0.0, drop - 0.3), (-0.5, drop - 0.3), (-1.0, drop)]
         case "front":
@@ -101,7 +101,7 @@ def _bottom_edge(outfit: Outfit, top: WornTop) -> list[tuple[float, float]]:
                 (-0.3, band - 1.0),
                 (-1.0, hem * 0.35 + band * 0.65),
             ]
-        case "half":
+        case "half" | "front_and_tail":
             return [
                 (1.0, band - 0.6),
                 (0.4, band - 1.4),
@@ -110,6 +110,9 @@ def _bottom_edge(outfit: Outfit, top: WornTop) -> list[tuple[float, float]]:
                 (-0.5, hem - 1.0),
                 (-1.0, hem),
             ]
+        case "gathered":
+            pulled = hem * 0.45 + band * 0.55
+            return [(1.0, pulled), (0.8, pulled - 1.5), (0.2, hem - 0.5), (-0.4, hem), (-1.0, hem + 0.5)]
         case "side":
             return [
                 (1.0, band - 0.8),

@@ -12,6 +12,7 @@ from craft.cloth.words import said
 from craft.fit.edges import LandedEdge, edge
 from craft.schools import Schools
 from craft.wear import Landing, WornShoes, wear_bottom, wear_layer, wear_shoes, wear_top
+from craft.wear.length import hem_of
 from craft.wear.openings import BELT_CM, NECK_DEPTH, NECKLACE_CM, SHOULDER_FALLS, SLEEVE_SHARE
 from craft.wear.shoes import sock_top
 
@@ -59,6 +60,10 @@ def _neck(body: Body, piece: Piece, lift: float) -> list[LandedEdge]:
     return [edge(body, "neckline", "neckline", landing, lift, at=_neck_at(body, cm - lift))]
 
 
+#: How far above or below the wrist a thing is worn, cm (W).
+WORN_AT = {"watch": 2.0, "bracelet": 0.5, "ring": -8.0}
+
+
 def _neck_at(body: Body, height: float) -> str:
     """A neckline is named by what it lies above: collar bones, bust line, or below it."""
     bust, shoulder = body.height("bust"), body.height("shoulder")
@@ -102,6 +107,11 @@ def _swim(body: Body, piece: Piece, shoes: WornShoes, schools: Schools) -> tuple
     if piece.kind == "swimsuit":
         leg = Landing.on(body, body.height("crotch"), "crotch_height", described=True)
         return (edge(body, "hem", "leg line", leg, 0.0), *_neck(body, piece, 0.0)), None
+    if piece.kind == "swim_shorts":
+        row = KIND[piece.kind]
+        hem = edge(body, "hem", "hem", hem_of(body, piece, shoes.lift, row.hem), shoes.lift)
+        band = Landing.on(body, body.height("high_hip") + shoes.lift, described=True)
+        return (edge(body, "waistband", "waistband", band, shoes.lift), hem), body.height("high_hip")
     at = body.rise.height_of(rise) if rise is not None else body.height("high_hip")
     rests_on = ("navel_height", "front_rise_navel") if rise is not None else ()
     band = Landing.on(body, at, *rests_on, described=rise is None)
@@ -140,6 +150,17 @@ def _extra(body: Body, piece: Piece, shoes: WornShoes, schools: Schools) -> tupl
             return (edge(body, "end", "sock top", sock_top(piece, lift), lift),), None
         case "hat":
             height, name, rests_on = 0.95 * body.stature, "brim", "stature"
+        case "watch" | "bracelet" | "ring":
+            wrist = at("shoulder") - SHOULDER_FALLS - body.lengths["arm_length"].cm
+            height, name, rests_on = wrist + WORN_AT[piece.kind], piece.kind, "arm_length"
+            return (edge(body, "end", name, worn(height, rests_on, length), lift, at="at_the_wrist"),), None
+        case "bra":
+            band = worn(at("under_bust"), "under_bust_height", None)
+            return (edge(body, "end", "band under the bust", band, lift, at="under_bust"),), None
+        case "underslip":
+            fall = length if length is not None else at("shoulder") - at("knee") - 4.0
+            hem = worn(max(at("shoulder") - fall, 1.0), "shoulder_height", length)
+            return (edge(body, "end", "slip hem", hem, lift),), None
         case _:
             band = worn(at("waist"), "waist_height", None)
             return (edge(body, "waistband", "waistband", band, lift),), at("waist")

@@ -9,7 +9,7 @@ from craft.fit.fitting import Check, Fitting
 from craft.units import Sentence
 
 #: How much hold a detail gives, in steps (W, in the order practitioners rank them: brief, section 12).
-HOLD = {"underwire": 2.0, "soft_cup": 1.0, "thick_strap": 1.0, "panel": 0.5, "thin_strap": 0.0}
+HOLD = {"underwire": 2.0, "soft_cup": 1.0, "thick_strap": 1.0, "panel": 0.5, "thin_strap": 0.0, "full_cup": 1.0}
 #: A halter or one-shoulder neck takes from what straps hold (W).
 HANGS_FROM_NECK, LESS_AT_NECK = ("halter", "one_shoulder"), 0.5
 #: A band this much smaller than the girth under the bust, as a share of it, holds by itself (W).
