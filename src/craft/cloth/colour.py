@@ -1,4 +1,9 @@
-"""Colour as the eye weighs it: lightness and difference in OKLCH."""
+"""Colour as the eye weighs it: lightness and chroma in OKLCH, and how far two colours lie apart.
+
+The distance is CIEDE2000 over 100. A plain distance in a perceptual space lets lightness outweigh hue: by it tan and sage
+were one column, and pink answered silver. CIEDE2000 lets a difference of hue in by the chroma of the two, as an eye does
+that matches cloth, and weighs lightness less at the dark end, where two blacks still miss each other.
+"""
 
 from __future__ import annotations
 
@@ -8,8 +13,12 @@ from coloraide import Color
 
 from craft.cloth.words import COLOURS
 
-#: Colours nearer than this (OKLab distance) read as one (W).
-SAME_COLOUR = 0.10
+#: Borders between two colours, CIEDE2000 over 100, found on judged pairs (docs/judgement.md): nearer than the first they are
+#: the same, nearer than the second one tone of it, nearer than the third the one answers the other (W).
+SAME, TONE, ANSWERS = 0.035, 0.10, 0.17
+#: Two dark neutrals further apart than the same and nearer than this just miss each other: two blacks, two navies; up to so
+#: light and so strong in chroma a colour is a dark neutral (W).
+MISSES, DARK_NEUTRAL = 0.11, (0.40, 0.065)
 
 
 def hex_of(colour: str) -> str:
@@ -29,8 +38,24 @@ def lightness(colour: str) -> float:
 
 @lru_cache(maxsize=4096)
 def difference(one: str, two: str) -> float:
-    """How far apart two colours look: 0 is the same, black to white is about 0.8 (OKLab distance)."""
-    return float(Color(hex_of(one)).distance(Color(hex_of(two)), space="oklab"))
+    """How far apart two colours look: 0 is the same, black to white is about 1 (CIEDE2000 over 100).
+
+    >>> difference("tan", "sage") > difference("navy", "soft_navy") > difference("cream", "ivory")
+    True
+    """
+    return float(Color(hex_of(one)).delta_e(Color(hex_of(two)), method="2000")) / 100
+
+
+@lru_cache(maxsize=4096)
+def just_misses(one: str, two: str) -> bool:
+    """Whether two dark neutrals are nearly the same and are not, which looks like a mistake.
+
+    >>> just_misses("black", "#2b2d31"), just_misses("black", "black"), just_misses("camel", "tan")
+    (True, False, False)
+    """
+    light, strong = DARK_NEUTRAL
+    both = all(lightness(colour) <= light and chroma(colour) <= strong for colour in (one, two))
+    return both and SAME < difference(one, two) <= MISSES
 
 
 @lru_cache(maxsize=4096)

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from craft.cloth.colour import SAME_COLOUR, chroma, difference, lightness
+from craft.cloth.colour import SAME, chroma, difference, just_misses, lightness
 from craft.cloth.colouring import suits_pairs
 from craft.judge.aims import Aims
 from craft.judge.borders import Border
@@ -13,7 +13,7 @@ from craft.judge.finding import Figure, Remark, con, pro
 from craft.judge.rule import Subject
 from craft.judge.zones import area_over, height_of, keeps_quiet, quiet_on
 from craft.look import Outfit
-from craft.look.readings import BASE, LEGWEAR
+from craft.look.readings import BASE, BENEATH, LEGWEAR, SMALL, UNSEEN_COLOUR
 from craft.wear import WornBottom, WornTop
 
 rule = Subject("colour", "Colour, pattern, texture (10)")
@@ -21,33 +21,41 @@ LEGS_AND_SHOES = ("bottom", "one_piece", "shoes")
 
 #: OKLCH lightness up to which a colour recedes, and from which it advances (W).
 DARK, LIGHT = 0.42, 0.78
-#: OKLab distance within which two colours make one column, and within which they miss each other narrowly (W); what
+#: Colour distance within which two colours make one column, and within which they miss each other narrowly (W); what
 #: joins two such tones lies no further from either than a little more.
 ONE_COLOUR = Border("one_colour", "Two colours this near make one column", 0.09, 0.04, 0.18, "share")
 NEAR_MISS, JOINS = 0.2, 0.25
 #: A shoe this much darker than the leg or the look over it anchors the eye (OKLCH lightness).
 ANCHORS = Border("anchors", "A shoe so much darker than the look holds the eye down", 0.35, 0.2, 0.6, "share")
-#: So near in colour one thing carries another on: a shoe the leg, a sock the shoe (OKLab distance, W).
-CARRIES_ON = 0.14
+#: So near in colour one thing carries another on: a shoe the leg, a sock the shoe (colour distance, W).
+CARRIES_ON = 0.15
 #: From so much leg below the hem a shoe is seen against the leg and no longer against the hem, cm (W).
 BY_THE_LEG = 25.0
 #: OKLCH chroma from which a colour is a signal (W).
 SIGNAL = 0.17
-#: Skin by what is said of the client's colouring, for shoes that are near to it (W: one made-up tone a word; nothing is known of
-#: the skin itself).
-SKIN = {"light": "#eacdb8", "medium": "#d9b596", "deep": "#80553b"}
+#: Skin by what is said of the client's colouring, for shoes that are near to it: depth, and within it warmth (W: one made-up
+#: tone a pair of words; nothing is known of the skin itself).
+SKIN = {
+    "light": {"warm": "#ecccaf", "neutral": "#eacdb8", "cool": "#e8cdc2"},
+    "medium": {"warm": "#d9b08a", "neutral": "#d9b596", "cool": "#d3b09f"},
+    "deep": {"warm": "#845334", "neutral": "#80553b", "cool": "#755144"},
+}
 #: A colour this near to the client's colouring does well by the face; one further off than the second speaks before the
 #: face does, the more the further, up to the third (0 to 1; weight; W).
 FLATTERS, OVERPOWERS, MOST_BY_FACE = 0.15, 0.45, 0.2
 
 
+#: Patterns that break a column up (brief, section 10).
+DISTURBS = ("horizontal_stripe", "large_print", "check", "animal", "lettering")
 #: The slots of what is worn above the leg.
 _ABOVE = ("top", "layer", "one_piece", "extra")
 
 
 def skin_of(aims: Aims) -> str:
-    """The tone a bare leg is taken for, #rrggbb: by the depth of the client's colouring, the middle where it is not known."""
-    return SKIN[dict(aims.colouring).get("depth", "medium")]
+    """The tone a bare leg is taken for, #rrggbb: by depth and warmth of the client's colouring, the middle where they are not
+    known."""
+    known = dict(aims.colouring)
+    return SKIN[known.get("depth", "medium")][known.get("warmth", "neutral")]
 
 
 @rule("colour.recedes", reads=("areas",), speaks_to=keeps_quiet)
@@ -96,6 +104,8 @@ def column(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     if halves is None or halves[2] > ONE_COLOUR.of(outfit):
         return
     top, bottom, apart = halves
+    if just_misses(top.colour, bottom.colour) or any(half.piece.word("pattern") in DISTURBS for half in halves[:2]):
+        return
     framed = any(layer.open and difference(layer.colour, top.colour) > NEAR_MISS for layer in outfit.layers)
     weight = 0.2 + (0.1 if aims.wanted("slim", "lengthen_legs") else 0.0) + (0.15 if framed else 0.0)
     text = "Top and bottom are one colour: an uncut column" + (" between the open edges." if framed else ".")
@@ -154,15 +164,15 @@ def _leg_colour(outfit: Outfit, aims: Aims) -> str:
     return (tights.word("colour") or "black") if tights else skin_of(aims)
 
 
-@rule("colour.again", looks_at=(*LEGS_AND_SHOES, "top", "layer", "belt", "necklace", "earrings", "scarf", "bag", "hat"),
+@rule("colour.again", looks_at=(*LEGS_AND_SHOES, "top", "layer", *SMALL),
       reads=("below_hem",))  # fmt: skip
 def again(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A shoe that carries the leg on and comes again above holds both ends of the look."""
     found, shoes = _shoe_against_leg(outfit), outfit.shoes
-    if found is None or found[1] > CARRIES_ON or found[1] <= SAME_COLOUR / 2 or outfit.below_hem > BY_THE_LEG:
+    if found is None or found[1] > CARRIES_ON or found[1] <= SAME or outfit.below_hem > BY_THE_LEG:
         return
-    above = (piece for piece in outfit.pieces if piece.slot in _ABOVE and piece.kind not in LEGWEAR)
-    same = (p for p in above if difference(p.word("colour") or "grey", shoes.colour) <= SAME_COLOUR / 2)
+    above = (piece for piece in outfit.pieces if piece.slot in _ABOVE and piece.kind not in UNSEEN_COLOUR)
+    same = (p for p in above if difference(p.word("colour") or "grey", shoes.colour) <= SAME)
     piece = next(same, None)
     if piece is not None:
         held = Figure("colour distance", found[1], CARRIES_ON, "share")
@@ -199,7 +209,7 @@ def near_face(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield pro(0.15 + shown, "draws_to_asset", where, "Good colour by the face", text, held)
 
 
-@rule("colour.near", looks_at=(*BASE, "layer", "belt", "necklace", "earrings", "scarf", "bag", "hat", *LEGWEAR),
+@rule("colour.near", looks_at=(*BASE, "layer", *SMALL, *LEGWEAR),
       reads=("heel",), borders=(ONE_COLOUR,))  # fmt: skip
 def near_tones(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Two tones that miss each other narrowly, and what holds both."""
@@ -208,7 +218,8 @@ def near_tones(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         return
     top, bottom, apart = halves
     for piece in outfit.pieces:
-        colour = piece.word("colour") if piece.slot in ("extra", "layer") else None
+        seen = piece.slot in ("extra", "layer") and piece.kind not in BENEATH
+        colour = piece.word("colour") if seen else None
         if colour and max(difference(colour, other) for other in (top.colour, bottom.colour)) <= JOINS:
             held, where = Figure("colour distance", apart, NEAR_MISS, "share"), ("whole", bottom.waistband.cm)
             text = f"Two near tones, and the {piece.kind} holds both together."

@@ -8,12 +8,13 @@ from __future__ import annotations
 
 from collections.abc import Callable, Mapping
 from functools import lru_cache
-from typing import Any, Generic, TypeVar
+from typing import Any, Generic, NamedTuple, TypeVar
 
 from craft.body import Body
 from craft.cloth import Piece
-from craft.cloth.colour import difference
+from craft.cloth.colour import ANSWERS, difference
 from craft.cloth.kinds import KIND
+from craft.cloth.piece import colours_of
 from craft.look.areas import Area, areas_of
 from craft.look.register import formality_of, insulation_of
 from craft.wear import Landing, WornBottom, WornLayer, WornShoes, WornTop
@@ -25,7 +26,12 @@ T = TypeVar("T")
 #: above the ground moves with the shoes, so nearly every reading looks at them.
 BASE = ("top", "bottom", "one_piece")
 CLOTHES = (*BASE, "layer", "shoes")
-BESIDES = ("belt", "necklace", "earrings", "scarf", "bag", "hat", "tights", "socks")
+#: The slots of large areas of cloth, whose surfaces and colours are taken in together.
+LARGE = (*BASE, "layer")
+BESIDES = (
+    *("belt", "necklace", "earrings", "scarf", "bag", "hat", "watch", "bracelet", "ring", "tights", "socks"),
+    *("bra", "smoothing_shorts", "underslip"),
+)
 
 #: A strip of bare leg narrower than this between hem and shoe reads as a join, cm (W).
 JOINED = 1.5
@@ -36,15 +42,38 @@ CLOSE_LAYER, CLOSE_UP_TO = 0.45, 1.6
 #: How clearly a belt over everything marks the waist, and one that a layer hangs over (0 to 1).
 BELTED, BELTED_UNDER = 1.0, 0.9
 #: How far each tuck moves the eye's division of the figure from the hem to the band (W; brief, section 5).
-DIVIDES = {"full": 1.0, "bloused": 1.0, "bra": 1.0, "front": 0.8, "knot": 0.85, "half": 0.65, "side": 0.4}
-#: What is worn on the leg answers no shoe: it lies beside it.
-LEGWEAR = ("tights", "socks")
-#: What answers a colour is within this distance of it (OKLab, W).
-ANSWERS = 0.16
+DIVIDES = {
+    "full": 1.0,
+    "bloused": 1.0,
+    "bra": 1.0,
+    "front": 0.8,
+    "knot": 0.85,
+    "half": 0.65,
+    "side": 0.4,
+    "lifted": 1.0,
+    "front_and_tail": 0.65,
+    "gathered": 0.5,
+}
+#: What is worn on the leg answers no shoe: it lies beside it. What is worn beneath is not seen.
+LEGWEAR, BENEATH = ("tights", "socks"), ("bra", "smoothing_shorts", "underslip")
+UNSEEN_COLOUR = (*LEGWEAR, *BENEATH)
+SMALL = tuple(kind for kind in BESIDES if kind not in UNSEEN_COLOUR)
 #: How much each cut, cloth and pattern asks of the eye (W), and a hem that swings.
 DETAIL = {"ruffled": 1.0, "peplum": 0.6, "pleated": 0.5, "large_print": 1.0, "animal": 1.0, "check": 0.5,
           "lettering": 0.8, "small_print": 0.4, "horizontal_stripe": 0.4, "crochet": 0.5}  # fmt: skip
 SWINGS = 0.7
+
+
+class Seen(NamedTuple):
+    """One colour of a piece as it is seen: what piece, whether it is the ground or of a pattern, the share of the piece,
+    and the height of the piece's middle, None for what is worn besides."""
+
+    kind: str
+    slot: str
+    colour: str
+    ground: bool
+    share: float
+    height: float | None
 
 
 class DerivedReading(Generic[T]):
@@ -94,14 +123,15 @@ class Readings:
         piece = self.extras.get("socks")
         return sock_top(piece, self.shoes.lift) if piece else None
 
-    @reading("belt", "layer", "one_piece")
+    @reading("belt", "layer", "one_piece", "bottom")
     def belt(self) -> str | None:
         """The width of a belt that is seen, wherever it is worn."""
         belt = self.extras.get("belt")
         if belt is not None:
             return belt.word("belted") or "medium"
         worn = [layer.belted for layer in self.layers if layer.belted]
-        own = self.one_piece.word("belted") if self.one_piece else None
+        below = self.one_piece or (self.bottom.piece if self.bottom else None)
+        own = below.word("belted") if below else None
         return worn[-1] if worn else own
 
     @reading("layer")
@@ -135,7 +165,7 @@ class Readings:
         """Where what is on below the waist ends; None with nothing on there."""
         return self.bottom.hem.cm if self.bottom else None
 
-    @reading(*CLOTHES)
+    @reading(*CLOTHES, "swim")
     def band_height(self) -> float:
         """Where the large areas of a look meet: the band, or the end of the outermost where there is none."""
         return self.bottom.waistband.cm if self.bottom else next((area.low for area in self.areas), 0.0)
@@ -169,6 +199,9 @@ class Readings:
         """Where the eye sees the figure divide: the band where it shows, else the top's hem."""
         if self.bottom is None:
             return None
+        if self.one_piece is not None and self.one_piece is not self.bottom.piece and self.top is not None:
+            # A dress over trousers divides where a dress does.
+            return self.body.height("waist") + self.shoes.lift
         band = self.bottom.waistband.cm
         outer = self.layers[-1] if self.layers else None
         if outer is not None and not outer.open and outer.hem.cm < band and not outer.belted:
@@ -221,23 +254,24 @@ class Readings:
         )
         return asked + (SWINGS if swings else 0.0)
 
-    @reading(*CLOTHES)
+    @reading(*CLOTHES, "swim")
     def areas(self) -> tuple[Area, ...]:
         """What is seen of each piece, outermost first."""
-        return areas_of(self.body, self.top, self.bottom, self.shoes, self.layers, self.shoes.lift)
+        swim = tuple(piece for piece in self.pieces if piece.slot == "swim")
+        return areas_of(self.body, self.top, self.bottom, self.shoes, self.layers, self.shoes.lift, swim)
 
-    @reading(*CLOTHES)
+    @reading(*CLOTHES, "swim")
     def patterns(self) -> Mapping[str, Area]:
         """The outermost area of each pattern that is seen."""
-        patterned = ((area.piece.word("pattern"), area) for area in reversed(self.areas))
+        patterned = ((area.piece.word("pattern"), area) for area in reversed(self.areas) if area.piece.slot != "shoes")
         return {pattern: area for pattern, area in patterned if pattern is not None}
 
-    @reading(*CLOTHES)
+    @reading(*CLOTHES, "swim")
     def over(self) -> dict[float, Area | None]:
         """The outermost closed cloth at heights that were asked for (`Outfit.seen_at`)."""
         return {}
 
-    @reading(*CLOTHES)
+    @reading(*CLOTHES, "swim")
     def fades(self) -> bool:
         """Whether the wash of anything that is seen fades at a zone."""
         return any(area.piece.says("fade") for area in self.areas)
@@ -245,12 +279,12 @@ class Readings:
     @reading(*CLOTHES)
     def surfaces(self) -> tuple[str, ...]:
         """The surfaces of the large areas, outermost first."""
-        return tuple(area.surface for area in self.areas if area.piece.slot != "shoes")
+        return tuple(area.surface for area in self.areas if area.piece.slot in LARGE)
 
     @reading(*CLOTHES)
     def spread_of_colour(self) -> float:
-        """How far the colours of the large areas lie from the outermost one's (OKLab distance)."""
-        large = [area.colour for area in self.areas if area.piece.slot != "shoes"]
+        """How far the colours of the large areas lie from the outermost one's (colour distance)."""
+        large = [area.colour for area in self.areas if area.piece.slot in LARGE]
         return max((difference(colour, large[0]) for colour in large), default=0.0)
 
     @reading("top", "one_piece", "layer", "bottom", "shoes", "scarf")
@@ -261,13 +295,26 @@ class Readings:
         framing = (area.colour for area in self.areas if area.piece.slot in ("layer", "top", "one_piece"))
         return said or next(framing, None)
 
-    @reading(*CLOTHES, *(kind for kind in BESIDES if kind not in LEGWEAR))
+    @reading(*CLOTHES, "swim", *(kind for kind in BESIDES if kind not in UNSEEN_COLOUR))
     def shoe_answered(self) -> str | None:
-        """What of the look above the leg repeats the shoe's colour."""
+        """What of the look above the leg repeats the shoe's colour: in its ground, or in a colour of its pattern."""
         colour = self.shoes.colour
-        above = [(area.piece.kind, area.colour) for area in self.areas if area.piece.slot not in ("shoes", "bottom")]
-        small = [(kind, piece.word("colour")) for kind, piece in self.extras.items() if kind not in LEGWEAR]
-        return next((kind for kind, other in (*above, *small) if other and difference(other, colour) <= ANSWERS), None)
+        above = (one for one in self.palette if one.slot not in ("shoes", "bottom"))
+        return next((one.kind for one in above if difference(one.colour, colour) <= ANSWERS), None)
+
+    @reading(*CLOTHES, "swim", *(kind for kind in BESIDES if kind not in UNSEEN_COLOUR))
+    def palette(self) -> tuple[Seen, ...]:
+        """Every colour that is seen, outermost first: the large areas', then those of what is worn besides."""
+        found = [
+            Seen(area.piece.kind, area.piece.slot, colour, at == 0, share, area.middle)
+            for area in self.areas
+            for at, (colour, share) in enumerate(colours_of(area.piece))
+        ]
+        for kind, piece in self.extras.items():
+            if kind not in UNSEEN_COLOUR and piece.word("colour"):
+                listed = enumerate(colours_of(piece))
+                found += [Seen(kind, "extra", colour, at == 0, share, None) for at, (colour, share) in listed]
+        return tuple(found)
 
 
 @lru_cache(maxsize=4096)

@@ -1,0 +1,224 @@
+"""Colours together: what is picked up, what just misses, what wakes a look or tones it down, where light meets dark."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Iterator
+from itertools import combinations
+
+from craft.cloth.colour import ANSWERS, TONE, chroma, difference, just_misses, lightness
+from craft.cloth.piece import is_metal
+from craft.judge.aims import Aims
+from craft.judge.colour import DARK
+from craft.judge.finding import Figure, Remark, con, pro
+from craft.judge.rule import Subject
+from craft.look import Outfit
+from craft.look.areas import Area
+from craft.look.readings import BASE, CLOTHES, LARGE, SMALL, Seen
+
+rule = Subject("palette", "Colour in a wardrobe (19)")
+
+#: A light and a dark area this far apart in lightness draw a line where they meet; so near to the waist it marks it, so near
+#: to the hip it widens it (OKLCH lightness, cm; W).
+MEET, AT_WAIST, AT_HIP = 0.33, 7.0, 5.0
+#: Chroma up to which a colour is a quiet one, and from which it is a bright (OKLCH; W); so much lightness between the large
+#: areas is contrast enough to wake a look.
+QUIET, BRIGHT, CONTRAST = 0.065, 0.12, 0.38
+#: The mean lightness of a look up to which it slims and from which it enlarges, to a client who wants to look slimmer (W).
+SLIMS, ENLARGES = 0.5, 0.62
+#: Surfaces that catch the light.
+SHINES = frozenset({"satin", "shiny", "metallic", "leather", "crochet"})
+
+
+def _large(outfit: Outfit) -> tuple[Area, ...]:
+    return tuple(area for area in outfit.areas if area.piece.slot in LARGE)
+
+
+@rule("palette.picked_up", reads=("palette", "band_height"))
+def picked_up(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A second colour of one piece that comes back as another piece's ground ties the two."""
+    for seen in outfit.palette:
+        if seen.ground:
+            continue
+        other = _answer(seen, outfit.palette)
+        if other is not None:
+            where = ("whole", other.height or seen.height or outfit.band_height)
+            held = Figure("colour distance", difference(seen.colour, other.colour), ANSWERS, "share")
+            text = f"The second colour of the {seen.kind} comes back in the {other.kind}: the two belong together."
+            yield pro(0.3, "colour_answered", where, "Second colour picked up", text, held, also=("near_tones_joined",))
+            return
+
+
+def _answer(seen: Seen, palette: Iterable[Seen]) -> Seen | None:
+    others = (one for one in palette if one.kind != seen.kind and one.ground)
+    return next((one for one in others if difference(one.colour, seen.colour) <= ANSWERS), None)
+
+
+@rule("palette.holds", looks_at=("scarf", "necklace", "bag", "belt"), reads=("palette",))
+def holds(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A scarf, necklace or bag in two colours of the look makes both meant."""
+    grounds = [seen for seen in outfit.palette if seen.ground and seen.slot in LARGE]
+    for kind in ("scarf", "necklace", "bag", "belt"):
+        own = [seen.colour for seen in outfit.palette if seen.kind == kind]
+        held = {one.slot for one in grounds if any(difference(one.colour, colour) <= TONE for colour in own)}
+        apart = max((difference(one.colour, two.colour) for one, two in combinations(grounds, 2)), default=0.0)
+        if len(own) > 1 and len(held) > 1 and apart > TONE:
+            text = f"The {kind} has the colours of {' and '.join(sorted(held))}: it makes both meant."
+            yield pro(0.25, "near_tones_joined", ("bust", outfit.body.height("bust")), "Holds both colours", text,
+                      Figure("colours held", float(len(held)), 2.0, "scale"), also=("colour_answered",))  # fmt: skip
+            return
+
+
+@rule("palette.misses", reads=("areas", "palette"))
+def misses(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """Two dark neutrals that are nearly the same look like a mistake, unless their surfaces differ or something holds both."""
+    large = [area for area in outfit.areas if area.share >= 0.5 and area.piece.slot != "shoes"]
+    for one, two in combinations(large, 2):
+        if not just_misses(one.colour, two.colour) or one.surface != two.surface:
+            continue
+        others = (s.colour for s in outfit.palette if s.kind not in (one.piece.kind, two.piece.kind))
+        if any(max(difference(colour, area.colour) for area in (one, two)) <= TONE for colour in others):
+            continue
+        apart = difference(one.colour, two.colour)
+        text = f"The {one.piece.kind} and the {two.piece.kind} nearly match, and miss: it looks like a mistake."
+        held = Figure("colour distance", apart, TONE, "share")
+        also = ("near_tones_joined", "colour_column")
+        yield con(
+            0.28,
+            "colour_unanswered",
+            ("whole", min(one.low, two.high)),
+            "Two darks that just miss",
+            text,
+            held,
+            also=also,
+        )
+        return
+
+
+def _line(outfit: Outfit) -> tuple[float, float] | None:
+    """Where the upper and the lower of two halves meet, and how much lighter the upper is."""
+    closed = [area for area in outfit.areas if area.piece.slot in LARGE and area.share >= 0.5]
+    for below in closed:
+        upper = next(
+            (
+                area
+                for area in closed
+                if area is not below and abs(area.low - below.high) < 12 and area.high > below.high
+            ),
+            None,
+        )
+        if below.piece.slot == "bottom" and upper is not None:
+            return min(upper.low, below.high), upper.lightness - below.lightness
+    return None
+
+
+@rule("palette.meets", looks_at=(*BASE, "layer"), reads=("areas", "heel"))
+def meets(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """Light and dark that meet draw a line: at the waist it marks it, at the hip it widens it."""
+    found = _line(outfit)
+    if found is None or abs(found[1]) < MEET:
+        return
+    at, lighter = found
+    held = Figure("lightness between the halves", abs(lighter), MEET, "share")
+    waist, hip = outfit.at("waist"), outfit.at("hip")
+    said = "Light above, dark below" if lighter > 0 else "Dark above, light below"
+    if at >= waist - AT_WAIST:
+        wanted = 0.16 if aims.wanted("define_waist") else 0.0
+        text = f"{said}: the line where they meet marks the waist."
+        yield pro(0.02 + wanted, "waist_marked", ("waist", at), "Colours meet at the waist", text, held)
+    elif abs(at - hip) <= AT_HIP:
+        if not (aims.soften & {"hips", "seat"} or aims.wanted("slim") or outfit.shape == "triangle"):
+            return
+        text = f"{said}: the line where they meet lies across the hip and widens it."
+        yield con(0.2, "widening_line", ("hip", at), "Colours meet at the hip", text, held)
+
+
+@rule("palette.slims", looks_at=CLOTHES, reads=("areas", "heel"), speaks_to=lambda of: of.aims.wanted("slim"))
+def slims(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """Who wants to look slimmer gains by dark over light, even where no zone is named."""
+    large = [area for area in outfit.areas if area.piece.slot in LARGE and area.tall > 0]
+    if not large:
+        return
+    whole = sum(area.tall * area.share for area in large)
+    mean = sum(area.lightness * area.tall * area.share for area in large) / whole
+    where = ("whole", outfit.at("hip"))
+    if mean <= SLIMS:
+        text = "Dark over the large areas draws the figure in."
+        held = Figure("lightness of the whole", mean, SLIMS, "share")
+        yield pro(0.1 + 0.5 * (SLIMS - mean), "dark_recedes", where, "Dark slims", text, held)
+    elif mean >= ENLARGES:
+        text = "Light over the large areas brings the whole figure forward."
+        held = Figure("lightness of the whole", mean, ENLARGES, "share")
+        yield con(0.05 + 0.5 * (mean - ENLARGES), "light_advances", where, "Light enlarges", text, held)
+
+
+@rule("palette.wakes", looks_at=(*CLOTHES, *SMALL), reads=("areas", "palette", "heel"))
+def wakes(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A quiet look of like tones wants one point of interest: a bright, a contrast, a shine or a pattern."""
+    large = _large(outfit)
+    if not large or any(chroma(area.colour) > QUIET or area.piece.word("pattern") for area in large):
+        return
+    light = [area.lightness for area in large]
+    if max(light) - min(light) >= CONTRAST or any(area.surface in SHINES for area in large):
+        return
+    held, where = (
+        Figure("lightness between the areas", max(light) - min(light), CONTRAST, "share"),
+        ("whole", outfit.at("bust")),
+    )
+    small = [seen for seen in outfit.palette if seen.slot not in LARGE]
+    wakes = next((seen.kind for seen in small if _wakes(seen, small)), None)
+    worn = (piece for piece in outfit.pieces if piece.kind in SMALL)
+    shines = (piece.kind for piece in worn if is_metal(piece) or piece.word("pattern"))
+    what = wakes or next(shines, None)
+    if what is not None:
+        text = f"All else is quiet, and the {what} wakes it: one point of interest."
+        yield pro(0.12, "draws_to_asset", where, "One thing wakes it", text, held)
+    elif not any(piece.kind in SMALL for piece in outfit.pieces):
+        text = "Quiet tones from top to toe and nothing that wakes them: one bright, one shine or one contrast."
+        yield con(0.06, "texture_flat", where, "Nothing wakes it", text, held)
+
+
+def _wakes(seen: Seen, small: list[Seen]) -> bool:
+    """Whether a small thing wakes a quiet look: by a bright colour, or by one that is seen at two places."""
+    twice = any(one.kind != seen.kind and difference(one.colour, seen.colour) <= TONE for one in small)
+    return chroma(seen.colour) >= (QUIET if twice else BRIGHT)
+
+
+@rule("palette.toned_down", looks_at=(*BASE, "layer"), reads=("heel",))
+def toned_down(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A bright under a dark open layer is toned down."""
+    top, layer = outfit.top, next((layer for layer in outfit.layers if layer.open), None)
+    if top is None or layer is None or chroma(top.colour) < BRIGHT:
+        return
+    light = lightness(layer.colour)
+    if light <= DARK:
+        held = Figure("lightness of the layer", light, DARK, "share")
+        text = f"The dark open {layer.piece.kind} tones the bright down and frames it."
+        where = ("bust", outfit.at("bust"))
+        yield pro(0.18, "dark_recedes", where, "Bright toned down", text, held, also=("lengthening_line",))
+
+
+@rule("palette.metal", looks_at=("shoes", *SMALL))
+def metal(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """One metal at two places ties them."""
+    worn = (piece for piece in outfit.pieces if piece.slot == "shoes" or piece.kind in SMALL)
+    metals = [(piece.kind, piece.word("colour")) for piece in worn if piece.word("colour") and is_metal(piece)]
+    for (one, colour), (two, other) in combinations(metals, 2):
+        if colour and other and difference(colour, other) <= TONE:
+            text = f"The same metal at {one} and {two} ties the two."
+            yield pro(0.18, "colour_answered", ("whole", outfit.at("waist")), "One metal twice", text)
+            return
+
+
+@rule("palette.clash", reads=("areas",))
+def clash(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """Two large areas of strong colour, unlike and of one depth: neither leads."""
+    large = [area for area in outfit.areas if area.piece.slot in LARGE and area.share >= 0.5]
+    for one, two in combinations(large, 2):
+        if min(chroma(one.colour), chroma(two.colour)) < BRIGHT or min(one.tall, two.tall) < 15.0:
+            continue
+        apart = difference(one.colour, two.colour)
+        if apart > 3 * ANSWERS and abs(one.lightness - two.lightness) < 0.2:
+            text = f"Two strong colours of one depth, {one.piece.kind} against {two.piece.kind}, and neither leads."
+            held = Figure("colour distance", apart, 3 * ANSWERS, "share")
+            yield con(0.2, "colour_unanswered", ("whole", min(one.low, two.high)), "Neither colour leads", text, held)
+            return
