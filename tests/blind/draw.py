@@ -9,12 +9,17 @@ from __future__ import annotations
 
 import random
 import sys
+from pathlib import Path
 from typing import Any
 
 import yaml
 
 SHAPES = ("rectangle", "triangle", "inverted_triangle", "hourglass")
-BODY = {"stature": ("petite", "average", "tall"), "depth": ("light", "medium", "deep"), "warmth": ("warm", "neutral", "cool")}
+BODY = {
+    "stature": ("petite", "average", "tall"),
+    "depth": ("light", "medium", "deep"),
+    "warmth": ("warm", "neutral", "cool"),
+}
 FLAT = (
     {"is": "trainers", "colour": "white"},
     {"is": "loafers", "colour": "brown"},
@@ -67,8 +72,7 @@ def drawn(pair: dict[str, Any]) -> dict[str, Any]:
 
 def main() -> None:
     """Print the cases of a file of pairs."""
-    with open(sys.argv[1], encoding="utf-8") as file:
-        pairs = yaml.safe_load(file)["pairs"]
+    pairs = yaml.safe_load(Path(sys.argv[1]).read_text(encoding="utf-8"))["pairs"]
     print(f"# Drawn from {sys.argv[1]} by tests/blind/draw.py; written before the engine was asked.\ncases:")
     for pair in pairs:
         line = yaml.safe_dump([drawn(pair)], default_flow_style=True, width=10**6, sort_keys=False, allow_unicode=True)

@@ -82,7 +82,7 @@ PAIRS: list[tuple[str, str, list[Words], Words]] = [
     ("feet.tights", "for", [DRESS, BOOTS, {"is": "tights", "colour": "black"}], {"is": "tights", "colour": "cream"}),
     ("feet.tights", "against", [DRESS, BOOTS, {"is": "tights", "colour": "red"}], {"is": "tights", "colour": "black"}),
     ("feet.bare", "for", [DRESS, {"is": "pumps", "colour": "nude"}], {"is": "pumps", "colour": "black"}),
-    ("colour.again", "for", [NAVY, {**LOAFERS, "colour": "burgundy"}, {"is": "scarf", "colour": "burgundy"}], {"is": "scarf", "colour": "lime"}),
+    ("colour.again", "for", [NAVY, {**LOAFERS, "colour": "black"}, {"is": "scarf", "colour": "black"}], {"is": "scarf", "colour": "lime"}),
     ("feet.inside", "against", [{**WIDE, "worn": "inside"}, {"is": "tall_boots"}], WIDE),
     ("feet.inside", "for", [{**SKINNY, "worn": "inside"}, {"is": "tall_boots"}], SKINNY),
     ("feet.toe", "for", [WIDE, {"is": "flats", "toe": "pointed"}], {"is": "flats", "toe": "almond"}),

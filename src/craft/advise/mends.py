@@ -111,6 +111,8 @@ def _tucks(outfit: Outfit) -> Iterator[Change]:
         "half": "Tuck one side of the front.",
         "bloused": "Tuck it in, then raise the arms to ease it out.",
         "bra": "Turn the hem up into the bra band.",
+        "lifted": "Tuck it flat, then lift it above the seat.",
+        "tail_fold": "Fold the tail up under itself.",
         "none": "Leave it untucked.",
     }
     for tuck, text in how.items():

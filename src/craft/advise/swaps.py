@@ -9,6 +9,7 @@ from typing import Any
 from craft.advise.rail import place_of
 from craft.cloth.colour import lightness, nearest_name
 from craft.cloth.colouring import suits
+from craft.cloth.piece import colour_of
 from craft.cloth.words import COLOURS, said
 from craft.judge import Aims, Sentence
 from craft.judge.colour import BY_THE_LEG, DARK, skin_of
@@ -61,6 +62,69 @@ def swaps(outfit: Outfit, aims: Aims, rules: Collection[str]) -> Iterator[Swap]:
         change = {"is": "tall_boots", "shaft": "slim", "ankle_strap": None}
         yield "shoes", change, Sentence.of("Tall boots, so that the shaft passes under the hem.")
     yield from _swim(outfit, rules)
+    for rule, (place, words, text) in _PLAIN.items():
+        if rule in rules:
+            worn = [piece for piece in outfit.pieces if place in (piece.slot, piece.kind)]
+            for piece in worn:
+                yield place_of(piece), words, Sentence(text.format(_one(piece.kind)))
+    yield from _coloured(outfit, rules)
+
+
+#: Swaps that one word makes, by the finding that they answer: the place, what changes, and what to look for ({} the piece).
+_PLAIN: dict[str, tuple[str, dict[str, Any], str]] = {
+    "volume.boxy": ("top", {"cut": None}, "{} of a plainer cut."),
+    "volume.dress": ("one_piece", {"fit": "skimming"}, "{} that skims."),
+    "balance.wide_shoulder": ("top", {"neck": "v", "sleeve_shape": None, "padded": None}, "{} with a V and a plain sleeve."),
+    "feet.shaft": ("shoes", {"shaft": "slim", "shaft_girth_cm": None}, "{} with a slim shaft."),
+    "feet.over_knee": ("shoes", {"is": "ankle_boots", "shaft_cm": None, "shaft_girth_cm": None}, "Ankle boots instead."),
+    "feet.dated": ("shoes", {"heel": "kitten", "heel_shape": None, "heel_cm": None, "platform_cm": None},
+                   "{} with a kitten heel."),
+    "register.shoe": ("shoes", {"bulk": "dainty", "heel_shape": None}, "{} with a finer sole."),
+    "feet.vamp": ("shoes", {"vamp": "low"}, "{} with a lower vamp."),
+    "rise.band": ("bottom", {"band": "firm"}, "{} with a firm, wide band."),
+    "rise.dated": ("bottom", {"rise": "high", "front_rise_cm": None}, "{} with a higher rise."),
+    "rise.skirt": ("bottom", {"rise": "high", "waist_cm": None}, "{} that sits at the waist."),
+    "hems.shorts": ("bottom", {"hem": "mid_thigh", "inseam_cm": None, "hem_cm": None}, "{} a little longer."),
+    "edges.middle": ("top", {"hem": "seat", "length_cm": None, "hem_cm": None}, "{} that ends below the hip."),
+    "length.trails": ("layer", {"hem": "lower_calf", "length_cm": None, "hem_cm": None}, "{} that clears the ground."),
+    "attention.pockets": ("bottom", {"pockets": "seat_high"}, "{} with pockets that sit high."),
+    "attention.place": ("top", {"surface": None, "cut": None, "cut_out": None, "fabric": None}, "{}, plain and matt."),
+    "attention.fade": ("bottom", {"fade": None, "wash": None}, "{} in one even wash."),
+    "beneath.bra": ("bra", {"lift": "lifted"}, "A bra in the right size, that lifts."),
+    "swim.middle": ("bikini_bottom", {"rise": "high"}, "{} that comes up to the navel."),
+    "swim.print": ("swim", {"pattern": None, "fabric": None, "surface": None}, "{}, plain."),
+    "swim.shorts": ("swim_shorts", {"hem": "mid_thigh", "inseam_cm": None}, "{} that end above the knee."),
+    "swim.thigh": ("swim", {"swim_detail": ("skirted",)}, "{} with a skirt."),
+}  # fmt: skip
+
+
+def _coloured(outfit: Outfit, rules: Collection[str]) -> Iterator[Swap]:
+    """Swaps of a colour for what colours do together."""
+    top, bottom = outfit.top, outfit.bottom
+    if "palette.wakes" in rules and outfit.shoes.piece is not None:
+        yield "shoes", {"colour": "coral"}, Sentence("A shoe, or a scarf or bag, in one bright colour.")
+    if "palette.wakes" in rules:
+        for worn in (top, bottom):
+            if worn is not None and worn.piece.slot in ("top", "bottom", "one_piece"):
+                cloth = (*sorted(worn.piece.fabric - {"chunky", "rigid", "denim"}), "satin")
+                text = Sentence.of(f"{_one(worn.piece.kind, 'satin')}: one shine wakes it.")
+                yield worn.piece.slot, {"fabric": cloth}, text
+    if set(rules) & {"palette.misses", "palette.meets"} and top is not None and bottom is not None:
+        colour = bottom.colour
+        yield (
+            top.piece.slot,
+            {"colour": colour},
+            Sentence.of(f"{_one(top.piece.kind)} in the very colour{_named(colour)}."),
+        )
+    if set(rules) & {"palette.slims", "palette.clash"}:
+        for piece in outfit.pieces:
+            if piece.slot in ("bottom", "top", "one_piece", "layer"):
+                yield piece.slot, {"colour": "navy"}, Sentence.of(f"{_one(piece.kind, 'dark')}, say in navy.")
+    swim = {piece.kind: piece for piece in outfit.pieces if piece.slot == "swim"}
+    upper = swim.get("bikini_top") or swim.get("tankini")
+    if set(rules) & {"swim.one", "swim.halves"} and upper is not None and "bikini_bottom" in swim:
+        colour = colour_of(upper)
+        yield "bikini_bottom", {"colour": colour}, Sentence.of(f"The bottom that belongs to it{_named(colour)}.")
 
 
 def _one(kind: str, how: str = "") -> str:

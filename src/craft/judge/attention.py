@@ -4,27 +4,37 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from craft.cloth.colour import difference
+from craft.cloth import Piece
+from craft.cloth.colour import chroma, difference
+from craft.cloth.piece import is_metal
 from craft.judge.aims import Aims
 from craft.judge.borders import Border
 from craft.judge.finding import Figure, Remark, con, pro
 from craft.judge.rule import Subject
 from craft.judge.volume import MARKED
+from craft.judge.zones import area_over, height_of
 from craft.look import Outfit
-from craft.look.readings import BASE
+from craft.look.readings import BASE, CLOTHES
 from craft.units import Sentence
+from craft.wear import WornShoes
 
 rule = Subject("attention", "Focal points (11)")
 
-#: Colour distance from which a belt is a line of its own (OKLab, W).
+#: Colour distance from which a belt is a line of its own (W).
 STANDS_OUT = 0.25
 #: From waist to bust less than this share of the stature, a torso has no room for a wide belt (W).
 ROOM = 0.075
 ENOUGH = Border("enough", "One look carries up to this much detail", 1.6, 0.8, 3.2, "scale")
 #: Bare leg from which it is shown, cm; a leg at most so full shows its line, a top at most so full its bust (0 to 4; W).
 PLENTY, SHOWS_LEG, SHOWS_BUST = 25.0, 1.2, 2.2
+#: OKLCH chroma from which a shoe leads the eye to the foot (W).
+LEADS = 0.12
 #: The height of the face, as a share of the stature.
 FACE = 0.93
+
+
+#: Zones that the eye leaves when it is led to the face.
+BELOW_FACE = frozenset({"hips", "thighs", "seat", "middle", "calves"})
 
 
 @rule("attention.face", looks_at=("earrings", "necklace", "scarf", "hat"), reads=("heel",))
@@ -34,7 +44,8 @@ def jewellery(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         piece = outfit.extras.get(kind)
         if piece is None or (kind == "necklace" and piece.word("drop") == "long"):
             continue
-        wanted = 0.15 if "face" in aims.show or aims.soften & {"hips", "thighs", "seat", "middle"} else 0.0
+        away = aims.soften & ({*BELOW_FACE, "bust"} if kind in ("earrings", "hat") else BELOW_FACE)
+        wanted = 0.15 if "face" in aims.show or away else 0.0
         text = f"The {kind} {'lift' if kind == 'earrings' else 'lifts'} the eye to the face."
         where = ("face", outfit.body.stature * FACE + outfit.lift)
         yield pro(0.15 + wanted, "draws_to_asset", where, "Eye to the face", text)
@@ -94,6 +105,69 @@ def bright_belt(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield con(0.4, "draws_to_zone", where, "Belt draws to the zone", text, held)
 
 
+#: Where back pockets lie they draw the eye: high and middling ones lift the seat, low and wide ones widen and lower it.
+POCKETS_FLATTER, POCKETS_WIDEN = ("seat_high",), ("seat_low", "seat_wide")
+#: The zone that other pockets lie on.
+POCKETS_ON = {"hip": "hips", "chest": "bust", "thigh": "thighs"}
+
+
+@rule("attention.pockets", looks_at=CLOTHES, reads=("areas",))
+def pockets(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """Pockets draw the eye to where they lie; behind, high and middling ones flatter, low and wide ones do not."""
+    for area in outfit.areas:
+        said = area.piece.word("pockets")
+        if said in (*POCKETS_FLATTER, *POCKETS_WIDEN):
+            seen = outfit.seen_at(outfit.at("hip"), behind=True)
+            if seen is None or seen.piece != area.piece:
+                continue
+            soft, where = 0.15 if aims.soften & {"seat", "hips"} else 0.0, ("seat", outfit.at("hip"))
+            if said in POCKETS_FLATTER:
+                yield pro(
+                    0.12 + soft,
+                    "balance_gained",
+                    where,
+                    "Pockets lift the seat",
+                    "The pockets sit high and lift the seat.",
+                )
+            else:
+                text = "The pockets sit low or wide apart: the seat reads lower and wider."
+                yield con(0.15 + soft, "draws_to_zone", where, "Pockets widen the seat", text, also=("widening_line",))
+        elif POCKETS_ON.get(said or "") in aims.soften:
+            zone = POCKETS_ON[said or ""]
+            text = f"The pockets lie on the {zone} and add to them."
+            yield con(0.25, "draws_to_zone", (zone, area.middle), "Pockets on the zone", text, also=("widening_line",))
+
+
+@rule("attention.place", reads=("areas",), speaks_to=lambda of: bool(of.aims.soften))
+def on_the_zone(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """Shine, frills, gathers, cut-outs and texture lie where their piece lies: on a zone to soften they draw to it."""
+    for zone in sorted(aims.soften & ZONES):
+        area = area_over(outfit, zone)
+        if area is None or area.piece.slot == "shoes":
+            continue
+        what = _drawing(area.piece, zone)
+        if what is not None:
+            text = f"The {what} lies on the {zone} and draws the eye there."
+            yield con(0.25, "draws_to_zone", (zone, height_of(outfit, zone)), "Drawn to the zone", text)
+
+
+ZONES = frozenset({"bust", "middle", "hips", "seat", "thighs", "shoulders"})
+#: Where a cut's own frill lies, and where cloth is cut out.
+FRILL_AT = {"ruffled": ("bust", "shoulders"), "peplum": ("hips",), "pleated": ("hips",)}
+CUT_OUT_AT = {"midriff": ("middle",), "sides": ("middle",), "shoulders": ("shoulders",)}
+
+
+def _drawing(piece: Piece, zone: str) -> str | None:
+    """What of a piece draws the eye to a zone that it covers."""
+    if zone in CUT_OUT_AT.get(piece.word("cut_out") or "", ()):
+        return "cut-out"
+    if zone in FRILL_AT.get(piece.word("cut") or "", ()) and piece.slot != "bottom":
+        return "frill"
+    if piece.word("surface") in ("shiny", "metallic"):
+        return "shine"
+    return "texture" if "crochet" in piece.fabric else None
+
+
 @rule("attention.detail", reads=("detail", "heel"), borders=(ENOUGH,))
 def detail(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """More asked of the eye than one look carries."""
@@ -120,6 +194,15 @@ def assets(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
             yield pro(0.28, "draws_to_asset", (zone, outfit.at(landmark)), f"Shows the {zone}", text)
 
 
+def _leads(shoes: WornShoes) -> bool:
+    """Whether a shoe leads the eye to the foot: by a print, a bright colour, a shine or a strap."""
+    piece = shoes.piece
+    if piece is None:
+        return False
+    shines = piece.word("surface") in ("shiny", "metallic") or is_metal(piece)
+    return bool(piece.word("pattern")) or chroma(shoes.colour) >= LEADS or shines or shoes.strap is not None
+
+
 def _shown(outfit: Outfit, zone: str) -> str | None:
     """The landmark at which a zone is shown; None where it is not."""
     top, bottom, bare = outfit.top, outfit.bottom, outfit.skin
@@ -128,6 +211,8 @@ def _shown(outfit: Outfit, zone: str) -> str | None:
             return "waist"
         case "legs" if bare >= PLENTY or (bottom and bottom.has_legs and bottom.volume <= SHOWS_LEG):
             return "knee"
+        case "feet" if outfit.shoes.piece and _leads(outfit.shoes):
+            return "ankle_bone"
         case "ankles" if 0.0 < bare < PLENTY and not outfit.shoes.is_boot:
             return "narrow_ankle"
         case "bust" if top and top.neck in ("v", "scoop", "square") and top.volume <= SHOWS_BUST:

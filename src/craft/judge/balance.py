@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
+from craft.cloth import Piece
 from craft.cloth.colour import lightness
 from craft.judge.aims import Aims
 from craft.judge.finding import Figure, Remark, con, pro
@@ -74,13 +75,55 @@ def asks_for_shoulders(of: Client) -> bool:
     return asks and "shoulders" not in of.aims.soften
 
 
+def gives_shoulders(piece: Piece) -> bool:
+    """Whether sleeve or shoulder of a piece are cut to stand out: puffed, wide or padded."""
+    return piece.word("sleeve_shape") in ("puffed", "wide") or piece.flag("padded")
+
+
+def has_shoulders(of: Client) -> bool:
+    """Whether shoulders lead, or are to be softened."""
+    return of.shape == "inverted_triangle" or "shoulders" in of.aims.soften
+
+
+@rule("balance.wide_shoulder", looks_at=("top", "one_piece", "layer"), reads=("heel",), speaks_to=has_shoulders)
+def wide_shoulder(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """Padding, a puffed or wide sleeve, a frill or a line from shoulder to shoulder broadens shoulders that lead."""
+    worn = [layer.piece for layer in outfit.layers] + ([outfit.top.piece] if outfit.top else [])
+    wide = next((piece for piece in worn if gives_shoulders(piece)), None)
+    boat = outfit.top is not None and outfit.top.piece.word("neck") in ("boat", "square")
+    if wide is not None or boat:
+        what = "sleeve or shoulder" if wide is not None else "neckline"
+        text = f"The {what} draws a line where the figure is broad already."
+        where = ("shoulders", outfit.at("shoulder"))
+        yield con(
+            0.22 if wide is not None else 0.12,
+            "widening_line",
+            where,
+            "Broadens the shoulders",
+            text,
+            also=("balance_gained",),
+        )
+
+
+@rule("balance.curve", looks_at=BASE, reads=("heel",), speaks_to=lambda of: of.shape == "rectangle")
+def curve(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A bias cut, a wrap or a peplum adds a curve to a straight frame."""
+    bottom, top = outfit.bottom, outfit.top
+    bias = bottom is not None and bottom.cut in ("slip", "wrap")
+    shaped = top is not None and top.piece.word("cut") in ("wrap", "peplum")
+    if bias or shaped:
+        text = "The cut follows waist and hip on the bias and adds a curve to a straight frame."
+        yield pro(0.18, "balance_gained", ("waist", outfit.at("waist")), "Adds a curve", text, also=("waist_marked",))
+
+
 @rule("balance.shoulders", looks_at=("top", "one_piece"), reads=("heel",), speaks_to=asks_for_shoulders)
 def shoulders(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A wide neckline gives shoulders to a figure that asks for them; a halter takes them away."""
     top = outfit.top
     if top is None:
         return
-    if top.neck not in (*BROADENS, *NARROWS) and top.piece.word("cut") != "ruffled":
+    gives = top.neck in BROADENS or gives_shoulders(top.piece) or top.piece.word("cut") == "ruffled"
+    if not gives and top.neck not in NARROWS:
         return
     breadth, hip = outfit.body.quantity("shoulder_breadth").cm, outfit.body.quantity("hip_breadth").cm
     held, where = (
@@ -88,7 +131,7 @@ def shoulders(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         ("shoulders", outfit.at("shoulder") - 3.0),
     )
     wanted = 0.15 if aims.wanted("broaden_shoulders", "balance") else 0.0
-    if top.neck in BROADENS or top.piece.word("cut") == "ruffled":
+    if gives:
         text = "The line runs from shoulder to shoulder and answers the hips."
         yield pro(0.2 + wanted, "balance_gained", where, "Broadens the shoulders", text, held)
     else:

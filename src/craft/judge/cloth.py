@@ -26,6 +26,10 @@ ON_THE_LEG, SKIMS = 1.0, 1.6
 #: A hip this slim for the waist, or for the bust, or a thigh this slim for the hip, gives a straight rigid leg nothing to
 #: hang from; a cloth that gives less than the last is firm (W).
 SLIM_HIP, UNDER_BUST, SLIM_THIGH, FIRM = 1.06, 0.95, 0.94, 0.03
+#: A hip less than this share of the stature is a slim one (W: half a deviation under the mean of proportions.py).
+SLIM_FOR_STATURE = 0.568
+#: A dress or tunic that ends so far below the crotch hides what is sheer below, cm (W).
+HIDES = 8.0
 _CLINGS = frozenset({"clinging", "thin", "ribbed", "satin"})
 _STRAIGHT = ("straight", "boyfriend", "girlfriend", "wide", "bootcut")
 
@@ -38,11 +42,13 @@ def _held(volume: float, border: float, of: str = "volume below") -> Figure:
     return Figure(of, volume, border, "scale")
 
 
-@rule("cloth.sheer", looks_at=BOTTOM, reads=("heel",))
+@rule("cloth.sheer", looks_at=(*BOTTOM, "top", "underslip"), reads=("heel",))
 def bottom_shows(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Light, thin cloth over the leg lets what is under it be seen."""
-    bottom = outfit.bottom
-    if bottom is None or not sheer(bottom.piece):
+    bottom, top = outfit.bottom, outfit.top
+    if bottom is None or not sheer(bottom.piece) or "underslip" in outfit.extras:
+        return
+    if top is not None and not top.tucked and top.hem.cm <= outfit.at("crotch") - HIDES:
         return
     close = _lies_on(bottom)
     text = "Light, thin cloth lets what is under it be seen" + (", the more as it lies close." if close else ".")
@@ -141,7 +147,9 @@ def has_slim_hip(of: Client) -> bool:
     body, hip = of.body, of.body.girth("hip")
     usual_thigh = hip * GIRTH_ROWS["thigh"].fraction / GIRTH_ROWS["hip"].fraction
     slim_thigh = body.girth("thigh") < SLIM_THIGH * usual_thigh
-    return hip / body.girth("waist") < SLIM_HIP or hip / body.girth("bust") < UNDER_BUST or slim_thigh
+    # A full bust says nothing of the seat: the hip is slim against the waist, and for the stature.
+    slim = hip < SLIM_FOR_STATURE * body.stature and hip / body.girth("bust") < UNDER_BUST
+    return hip / body.girth("waist") < SLIM_HIP or slim or slim_thigh
 
 
 @rule("cloth.bags", about="legs", looks_at=BOTTOM, reads=("heel",), speaks_to=has_slim_hip)
@@ -166,7 +174,7 @@ def bags(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     looks_at=BOTTOM,
     reads=("areas",),
     schools=("hip_strategy",),
-    speaks_to=lambda of: bool({"hips", "thighs"} & set(quiet(of))),
+    speaks_to=lambda of: bool({"hips", "thighs", "seat"} & set(quiet(of))),
 )
 def skims_hips(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Over hips to soften: an eased leg or skirt that hangs from them skims; a skin-tight one shows them."""
@@ -174,14 +182,16 @@ def skims_hips(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     if bottom is None:
         return
     skim = outfit.schools.position("hip_strategy") == "skim"
-    covered = area_over(outfit, "hips")
+    seat = "seat" in aims.soften and not aims.soften & {"hips", "thighs"}
+    covered = area_over(outfit, "hips", behind=seat)
     hidden = covered is not None and covered.piece != bottom.piece
     where, held = ("hips", height_of(outfit, "hips")), _held(bottom.volume, SKIMS)
     if bottom.volume >= SKIMS and skim and not hidden:
         text = "The cloth hangs from the hip and skims what is below it."
         yield pro(0.3, "skims", where, "Skims from the hip", text, held, also=("balance_gained",))
     elif bottom.volume <= ON_THE_LEG and not hidden:
-        weight = 0.3 if aims.soften & {"hips", "thighs"} else 0.15
+        weight = 0.3 if aims.soften & {"hips", "thighs", "seat"} else 0.15
+        weight += 0.2 if bottom.piece.fabric & _CLINGS else 0.0
         text = "Close cloth over the hips shows just what they are."
         yield con(weight, "clings", where, "Close over the hips", text, held)
     elif hidden and not skim and bottom.volume <= SKIMS:

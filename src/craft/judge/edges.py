@@ -7,7 +7,8 @@ from collections.abc import Iterator
 from craft.judge.aims import Aims
 from craft.judge.borders import Border
 from craft.judge.finding import Figure, Remark, con, pro
-from craft.judge.rule import Subject
+from craft.judge.rise import FULL_MIDDLE, minds_middle
+from craft.judge.rule import Client, Subject
 from craft.look import Outfit
 from craft.look.readings import BASE
 from craft.units import Sentence
@@ -32,10 +33,16 @@ GAP_SHOWS = Border("gap_shows", "Bare leg between hem and boot shows as a gap fr
 READS_AS_LEG = 22.0
 #: Straight cropped legs want a close, sock-like shaft (brief, section 8): up to so much ease it is close, and up to so much
 #: leg above it reads as ankle; with more ease than the third a shaft is wide, cm (W).
-CLOSE_SHAFT, READS_AS_ANKLE, WIDE_SHAFT = 1.5, 8.0, 3.5
+CLOSE_SHAFT, READS_AS_ANKLE, WIDE_SHAFT = 1.5, 8.0, 5.5
+#: A shoe at most this heavy has a fine strap (W).
+FINE = 0.7
+#: How near to a full middle a hem lies across it, cm (W).
+ON_MIDDLE = 5.0
 
 
-@rule("edges.proportion", looks_at=BASE, reads=("below_share", "break_at"), borders=(LONG_LEG, HALF))
+@rule(
+    "edges.proportion", looks_at=BASE, reads=("below_share", "break_at", "heel"), borders=(LONG_LEG, HALF, FULL_MIDDLE)
+)
 def proportion(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """How much of the figure lies below the break."""
     share, height = outfit.below_share, outfit.break_at
@@ -45,6 +52,8 @@ def proportion(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     wanted = 0.2 if longer else 0.0
     if aims.wanted("lengthen_torso") or (outfit.short_torso and not longer):
         yield _torso(share, height, aims)
+    elif _crosses_middle(outfit, aims):
+        return
     elif share >= LONG_LEG.of(outfit):
         held = Figure("below the break", share, LONG_LEG.of(outfit), "share")
         text = Sentence.of(f"The figure divides {{at}} up: {100 * share:.0f} % of it reads as leg.", at=height)
@@ -69,9 +78,55 @@ def _torso(share: float, height: float, aims: Aims) -> Remark:
     return pro(0.25 + wanted, "torso_lengthened", where, "Lower break, longer torso", text, held)
 
 
+def _crosses_middle(outfit: Outfit, aims: Aims) -> bool:
+    """Whether an untucked hem ends across a full middle: a wide place, where no leg is lengthened."""
+    top = outfit.top
+    if top is None or top.tucked or outfit.one_piece is not None or outfit.look.piece("bottom") is None:
+        return False
+    return minds_middle(Client(outfit.body, aims, outfit.schools)) and _from_middle(outfit, top.hem.cm) <= ON_MIDDLE
+
+
+def _from_middle(outfit: Outfit, height: float) -> float:
+    """How far a height lies from the belt of a full middle, waist to a hand under the navel, cm."""
+    high, low = outfit.at("waist"), outfit.at("navel") - 6.0
+    return max(height - high, low - height, 0.0)
+
+
+@rule(
+    "edges.middle",
+    looks_at=BASE,
+    reads=("heel",),
+    borders=(FULL_MIDDLE,),
+    speaks_to=minds_middle,
+)
+def across_middle(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A hem that ends across a full middle or wide waist lies on a wide place."""
+    top = outfit.top
+    if top is not None and _crosses_middle(outfit, aims):
+        off = _from_middle(outfit, top.hem.cm)
+        text = Sentence("The hem ends across the middle, which is a wide place here.")
+        held = Figure("hem from the middle", off, ON_MIDDLE)
+        yield con(0.42, "hem_on_wide_place", ("middle", top.hem.cm), "Hem across the middle", text, held)
+
+
+@rule("edges.tail", looks_at=BASE, reads=("heel",))
+def tail(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A tail folded under to the top of the seat lifts it; hanging over it, it lowers the seat and shortens the leg behind."""
+    top, bottom = outfit.top, outfit.bottom
+    if top is None or bottom is None or not bottom.has_legs or top.tuck in ("full", "bloused", "bra", "lifted"):
+        return
+    hangs = outfit.at("hip") - top.behind
+    held, where = Figure("tail below the hip", hangs, 0.0), ("seat", top.behind)
+    if top.tuck in ("tail_fold", "front_and_tail"):
+        covered = bool(aims.soften & {"seat", "hips"})
+        if not covered:
+            text = "The tail is folded under at the top of the seat: the leg begins higher behind."
+            yield pro(0.18, "leg_lengthened", where, "Tail folded under", text, held, also=("chopped",))
+
+
 def _is_hidden(outfit: Outfit) -> bool:
     """Whether a top's hem is hidden all round by its tuck."""
-    return outfit.top is not None and outfit.top.tuck in ("full", "bloused", "bra")
+    return outfit.top is not None and outfit.top.tuck in ("full", "bloused", "bra", "lifted")
 
 
 @rule(
@@ -148,8 +203,13 @@ def leg_gap(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 @rule("edges.strap", looks_at=("shoes",), reads=("hem_height",))
 def strap(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """An ankle strap is an edge too."""
-    at, hem = outfit.shoes.strap, outfit.hem_height
+    at, hem, shoes = outfit.shoes.strap, outfit.hem_height, outfit.shoes
     if at is None or (hem is not None and hem < at):
+        return
+    if "ankles" in aims.show and shoes.weight <= FINE:
+        told = "A fine strap lies round the narrow ankle and leads the eye to it."
+        held = Figure("weight of the shoe", shoes.weight, FINE, "scale")
+        yield pro(0.25, "draws_to_asset", ("ankle", at), "Strap shows the ankle", told, held, also=("ankle_shown",))
         return
     wanted = 0.2 if aims.wanted("lengthen_legs") else 0.0
     held = Figure("strap from the ankle bone", at - outfit.at("ankle_bone"), 0.0)

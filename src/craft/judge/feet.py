@@ -33,6 +33,11 @@ FITS_SHAFT, FITS_SHAFT_STRICTLY = 1.65, 1.2
 LIFTS = Border("lifts", "A heel over the ball of the foot by this much lifts", 2.5, 1.0, 6.0)
 #: A leg at most this full is skin-tight (0 to 4; W).
 SKIN_TIGHT = 0.6
+#: A sole this high lifts all of the foot, cm; a shaft with this much ease is a wide one, cm; from so much foot covered above
+#: the sole a leg that ends higher is cut at the shoe, cm (W).
+RAISED, WIDE_SHAFT, COVERED = 5.0, 7.0, 7.5
+#: Thin high heels of another decade; any other so high weighs less (W).
+THIN, ANY = 0.3, 0.22
 
 
 def _is_wide(outfit: Outfit) -> bool:
@@ -68,7 +73,12 @@ def balance(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     if shoes.piece is None or bottom is None:
         return
     where, heavy = ("foot", shoes.cover.cm / 2), HEAVY.of(outfit)
-    if shoes.weight >= heavy and bottom.volume <= CARRIES and (above >= ANSWERED_BY or bottom.volume >= EASED):
+    easy_skirt = not bottom.has_legs and bottom.volume >= EASED
+    if shoes.weight >= heavy and easy_skirt and bottom.volume > CARRIES:
+        text = "The heavier shoe answers so much easy cloth."
+        held = Figure("weight at the foot", shoes.weight, heavy, "scale")
+        yield pro(0.22, "foot_weight_answers", where, "Foot answers the dress", text, held)
+    elif shoes.weight >= heavy and bottom.volume <= CARRIES and (above >= ANSWERED_BY or bottom.volume >= EASED):
         text = "The heavier shoe answers what is eased above and gives a close leg a base."
         held = Figure("weight at the foot", shoes.weight, heavy, "scale")
         yield pro(0.35, "foot_weight_answers", where, "Foot answers the top", text, held)
@@ -101,7 +111,7 @@ def toe(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     bottom, shoes = outfit.bottom, outfit.shoes
     if bottom is None or shoes.piece is None or bottom.inside:
         return
-    if shoes.toe not in ("pointed", "round"):
+    if shoes.toe not in ("pointed", "almond", "round"):
         return
     full = bottom.is_wide_hemmed and bottom.hem_at in ("foot", "floor", "ankle_bone")
     where, held = ("foot", 2.0), Figure("leg opening", bottom.opening, FALLS_PAST_FOOT)
@@ -110,6 +120,8 @@ def toe(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         text = "The pointed toe carries the line of the leg on past a {opening} hem."
         told = Sentence.of(text, opening=bottom.opening)
         yield pro(0.35 if full else 0.2, "toe_line", where, "Point carries the line", told, held)
+    elif shoes.toe == "almond" and aims.wanted("lengthen_legs"):
+        yield pro(0.1, "toe_line", where, "Almond toe", "The almond toe carries the line on a little.", held)
     elif shoes.toe == "round" and full and flat:
         text = "A flat round toe under a {opening} hem stops the line short."
         yield con(0.3, "toe_line", where, "Round toe stops the line", Sentence.of(text, opening=bottom.opening), held)
@@ -122,7 +134,8 @@ def heel(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     if shoes.piece is None or bottom is None:
         return
     asks_lift = bottom.reads_as == "flare" and shoes.toe != "pointed"
-    if shoes.rise_of_foot < lifts and not asks_lift:
+    raised = shoes.rise_of_foot < lifts and shoes.lift >= RAISED
+    if shoes.rise_of_foot < lifts and not asks_lift and not raised:
         return
     where, held = ("foot", shoes.heel / 2), Figure("heel over the ball", shoes.rise_of_foot, lifts)
     if shoes.rise_of_foot >= lifts:
@@ -131,6 +144,10 @@ def heel(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         weight = (0.25 if bottom.is_wide_hemmed else 0.15) + (0.15 if aims.wanted("lengthen_legs") else 0.0)
         text = Sentence.of("The heel lifts the leg by {lift}.", lift=shoes.rise_of_foot)
         yield pro(weight, "heel_lift", where, "Heel lifts", text, held, also=("leg_lengthened",))
+    elif raised:
+        text = Sentence.of("The sole lifts by {lift} without bending the foot.", lift=shoes.lift)
+        held = Figure("height of the sole", shoes.lift, RAISED)
+        yield pro(0.1, "heel_lift", where, "Sole lifts", text, held, also=("leg_lengthened",))
     else:
         text = Sentence.of("A flare without any lift asks for a pointed toe, or {heel} of heel.", heel=lifts)
         yield con(0.25, "heel_lift", where, "Flare asks for lift", text, held)
@@ -138,14 +155,15 @@ def heel(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 
 @rule("feet.dated", looks_at=LEGS_AND_SHOES, borders=(LIFTS,), speaks_to=lambda of: "heels" not in of.aims.wont)
 def dated(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
-    """A very high thin heel with a skin-tight leg reads of another decade."""
+    """A very high heel of any kind with a skin-tight leg reads of another decade, a thin one the most."""
     bottom, shoes, lifts = outfit.bottom, outfit.shoes, LIFTS.of(outfit)
     if shoes.piece is None or bottom is None or shoes.rise_of_foot < lifts:
         return
-    thin = shoes.piece.word("heel_shape") == "stiletto" and shoes.heel >= HEEL_CM["high"] - 1
-    if thin and bottom.volume <= SKIN_TIGHT:
-        text = "A high thin heel with a skin-tight leg reads of another decade; a kitten heel fits."
-        weight = 0.3 + (0.2 if aims.wanted("look_current") else 0.0)
+    if shoes.heel >= HEEL_CM["high"] - 1 and bottom.volume <= SKIN_TIGHT:
+        text = "So high a heel with a skin-tight leg reads of another decade; a kitten heel fits."
+        weight = (THIN if shoes.piece.word("heel_shape") == "stiletto" else ANY) + (
+            0.2 if aims.wanted("look_current") else 0.0
+        )
         held = Figure("heel over the ball", shoes.rise_of_foot, lifts)
         yield con(weight, "dated", ("foot", shoes.heel / 2), "Reads dated", text, held)
 
@@ -158,3 +176,57 @@ def ruled_out(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         text = "This client does not wear heels; this one is {lift}. After an injury, ask the clinician."
         held = Figure("heel over the ball", rise, lifts)
         yield warn("heel_lift", ("foot", 0.0), "Heels are ruled out", Sentence.of(text, lift=rise), held)
+
+
+@rule("feet.over_knee", about="boots", looks_at=LEGS_AND_SHOES)
+def over_knee(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A boot over the knee on a skin-tight leg dates, whatever its heel."""
+    bottom, shoes = outfit.bottom, outfit.shoes
+    if bottom is None or not bottom.has_legs or not shoes.is_boot or shoes.cover.cm < outfit.at("knee"):
+        return
+    if bottom.volume <= SKIN_TIGHT and bottom.hem.cm < shoes.cover.cm:
+        over = shoes.cover.cm - outfit.at("knee")
+        text = Sentence.of("A boot {over} over the knee on a skin-tight leg reads of another decade.", over=over)
+        weight = 0.2 + (0.2 if aims.wanted("look_current") else 0.0)
+        yield con(
+            weight,
+            "dated",
+            ("knee", shoes.cover.cm),
+            "Boot over the knee dates",
+            text,
+            Figure("shaft over the knee", over, 0.0),
+        )
+
+
+@rule("feet.shaft", about="boots", looks_at=LEGS_AND_SHOES)
+def wide_shaft(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A wide shaft adds weight beside a close leg and stands out under a narrow hem."""
+    bottom, shoes = outfit.bottom, outfit.shoes
+    if bottom is None or not shoes.is_boot or bottom.is_wide_hemmed or not bottom.has_legs:
+        return
+    ease = shoes.shaft_ease or 0.0
+    if ease >= WIDE_SHAFT and bottom.volume <= CARRIES:
+        text = Sentence.of("The shaft stands {ease} off the leg: weight where the leg is close.", ease=ease)
+        held, where = Figure("ease of the shaft", ease, WIDE_SHAFT), ("calf", shoes.cover.cm)
+        yield con(0.15, "bulk_at_shaft", where, "Wide shaft", text, held, also=("bottom_heavy",))
+
+
+@rule("feet.vamp", about="legs", looks_at=LEGS_AND_SHOES)
+def vamp(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """The more of the foot is covered, the nearer the hem must be to the bone."""
+    bottom, shoes = outfit.bottom, outfit.shoes
+    if (
+        bottom is None
+        or not bottom.has_legs
+        or shoes.piece is None
+        or shoes.is_boot
+        or bottom.hem.cm > outfit.at("knee")
+    ):
+        return
+    covered, above = shoes.cover.cm - shoes.platform, bottom.hem.cm - outfit.at("narrow_ankle")
+    if covered >= COVERED and above > 3.0:
+        text = Sentence.of(
+            "So much of the foot is covered that the leg, {above} above the ankle, is cut short.", above=above
+        )
+        held, where = Figure("foot covered above the sole", covered, COVERED), ("ankle", shoes.cover.cm)
+        yield con(0.15, "leg_cut", where, "Covered foot, cropped leg", text, held)

@@ -27,6 +27,9 @@ ON_THIGH = 6.0
 EXPOSED, TIGHT, EASED = 38.0, 1.0, 2.4
 #: Bare leg under a short hem from which it is read as leg, cm (W).
 PLENTY_BARE = 30.0
+#: Shorts that end less than this below the crotch are short in a heel of so much, those that end further than the third long
+#: in a flat, cm (brief, section 4: an inseam of 8 to 23, a centimetre or two longer in heels; W).
+SHORT_IN_HEELS, IN_HEELS, LONG_IN_FLATS = 9.0, 4.0, 20.0
 #: Where a skirt ends well: off the fullest calf and above the foot.
 _NARROW = ("lower_calf", "ankle", "below_knee", "knee", "above_knee")
 
@@ -113,3 +116,22 @@ def short(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     elif over_knee >= ABOVE_KNEE and bare >= PLENTY_BARE:
         text = Sentence.of("{bare} of bare leg below a short hem reads as one long leg.", bare=bare)
         yield pro(0.15 + wanted, "leg_lengthened", ("knee", at - bare / 2), "Bare leg lengthens", text, held)
+
+
+@rule("hems.shorts", about="legs", looks_at=("bottom", "shoes"))
+def shorts_and_heel(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """Shorts are worn a little longer in heels and a little shorter in flats: very short ones in a heel leave too much leg."""
+    bottom, shoes = outfit.bottom, outfit.shoes
+    if bottom is None or bottom.piece.kind != "shorts" or shoes.piece is None:
+        return
+    below, rise = outfit.at("crotch") - bottom.hem.cm, shoes.rise_of_foot
+    held, where = Figure("hem below the crotch", below, SHORT_IN_HEELS), ("thighs", bottom.hem.cm)
+    if rise >= IN_HEELS and below < SHORT_IN_HEELS:
+        text = Sentence.of(
+            "Shorts that end {below} below the crotch ask for a flat shoe; in a heel, longer ones.", below=below
+        )
+        yield con(0.22, "all_close", where, "Too short for a heel", text, held, also=("leg_cut",))
+    elif rise < IN_HEELS and not shoes.is_boot and below > LONG_IN_FLATS:
+        text = Sentence.of("{below} of leg is covered: in flats shorter ones leave the leg longer.", below=below)
+        held = Figure("hem below the crotch", below, LONG_IN_FLATS)
+        yield con(0.08, "leg_cut", where, "Long for a flat shoe", text, held)

@@ -12,6 +12,7 @@ from craft.errors import OutOfReach
 from craft.judge import (  # noqa: F401  each declares its rules
     attention,
     balance,
+    beneath,
     cloth,
     colour,
     edges,
@@ -23,6 +24,7 @@ from craft.judge import (  # noqa: F401  each declares its rules
     length,
     limits,
     neck,
+    palette,
     pattern,
     register,
     rise,
@@ -100,8 +102,8 @@ class Judgement:
 
 
 @lru_cache(maxsize=4096)
-def _asked(kinds: frozenset[str], client: Client) -> tuple[Rule, ...]:
-    return asked(RULES, kinds, client)
+def _asked(on: frozenset[str], client: Client) -> tuple[Rule, ...]:
+    return asked(RULES, on, client)
 
 
 def judge(outfit: Outfit, aims: Aims | None = None, rules: tuple[Rule, ...] | None = None) -> Judgement:
@@ -116,9 +118,9 @@ def judge(outfit: Outfit, aims: Aims | None = None, rules: tuple[Rule, ...] | No
     aims = aims or Aims()
     schools = outfit.schools
     weigh = Weighing.of(schools, aims)
-    kinds = frozenset([piece.kind for piece in outfit.pieces])
+    on = frozenset[str]().union(*[piece.seen_as for piece in outfit.pieces])
     client = Client(outfit.body, aims, schools)
-    asks = _asked(kinds, client) if rules is None else asked(rules, kinds, client)
+    asks = _asked(on, client) if rules is None else asked(rules, on, client)
     found = [weigh.finding(rule, said) for rule in asks for said in rule.check(outfit, aims)]
     found.sort(key=lambda finding: (-finding.thousandths, finding.rule, finding.title))
     good, bad, worst = tally(found)

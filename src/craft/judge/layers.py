@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
+from craft.cloth.colour import lightness
 from craft.judge.aims import Aims
 from craft.judge.edges import ON_HIP
 from craft.judge.finding import Figure, Remark, con, pro
@@ -13,6 +14,7 @@ from craft.look import Outfit
 from craft.look.readings import BASE
 from craft.units import Sentence
 from craft.wear import WornBottom, WornLayer
+from craft.wear.openings import sleeve_of
 
 rule = Subject("layers", "Layers (9)")
 
@@ -31,6 +33,9 @@ FULL, THICK = 3.2, 0.75
 CLOSE, SLIM, WIDE, NEAT, HANGS_FULL, EASED = 1.0, 1.5, 2.9, 2.4, 2.5, 1.9
 #: A waist less clearly marked than this is not seen under a full layer (0 to 1; W).
 UNSEEN = 0.5
+#: By how much a dark open layer counts for more, and a pale one for less, to who wants to be drawn in; OKLCH lightness of
+#: neither (W).
+DARK_SLIMS, MIDDLE_TONE = 0.08, 0.6
 
 
 @rule("layers.third", looks_at=("layer", "scarf"), reads=("heel", "dressed_above"))
@@ -50,6 +55,7 @@ def third_piece(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 def line(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """An open lean layer makes two verticals; a short bulky one widens."""
     wanted = 0.12 if aims.wanted("slim", "lengthen_legs") or aims.soften & {"middle", "hips"} else 0.0
+    dark = DARK_SLIMS if wanted else 0.0
     for layer in outfit.layers:
         if _half_way(outfit, layer):
             continue
@@ -58,7 +64,9 @@ def line(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         bulky = layer.thickness >= THICK or layer.volume >= FULL
         if layer.open and layer.lean and below > 0:
             text = f"The open {layer.piece.kind} hangs in two verticals and draws the figure in."
-            yield pro(0.25 + wanted, "lengthening_line", where, "Two verticals", text, held)
+            # The darker the edges, the more they draw in: a pale layer frames and widens (brief, section 9).
+            shade = max(-1.0, min(1.0, (MIDDLE_TONE - lightness(layer.colour)) / 0.25))
+            yield pro(0.25 + wanted + dark * shade, "lengthening_line", where, "Two verticals", text, held)
         elif bulky and (below <= 5.0 or not layer.lean) and not layer.belted:
             text = f"So full a {layer.piece.kind} that ends here widens what it lies on."
             weight = 0.15 + wanted + (0.1 if aims.soften & {"hips", "upper_arms", "shoulders"} else 0.0)
@@ -76,6 +84,8 @@ def hem(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         text = Sentence.of("The layer ends {off} from the fullest hip: a line across the widest place.", off=off)
         soft = 0.2 if aims.soften & {"hips", "seat"} else 0.0
         weight = 0.25 + soft + (0.1 if outfit.shape == "triangle" else 0.0)
+        # Worn open its hem is two short lines at the sides.
+        weight *= 0.6 if layer.open else 1.0
         held = Figure("hem from the fullest hip", off, ON_HIP.of(outfit))
         yield con(weight, "hem_on_wide_place", ("hip", layer.hem.cm), "Layer ends on the hip", text, held)
 
@@ -185,8 +195,8 @@ def under_short(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 def sleeves(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Upper arms a client softens, covered or bare."""
     where, bare = ("arm", outfit.at("under_bust")), ("none", "short")
-    own = outfit.top.sleeve if outfit.top else "none"
-    if own not in bare or any(layer.sleeve not in bare for layer in outfit.layers):
+    tops = [sleeve_of(piece) for piece in outfit.pieces if piece.slot in ("top", "one_piece")]
+    if any(sleeve not in bare for sleeve in tops) or any(layer.sleeve not in bare for layer in outfit.layers):
         yield pro(0.25, "covers_zone", where, "Upper arms covered", "The sleeve covers the upper arm.")
     else:
         text = "The upper arm is bare, which this client does not wear."

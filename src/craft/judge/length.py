@@ -53,6 +53,23 @@ def trailing(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         )
 
 
+@rule("length.trails", looks_at=(*BOTTOM, "layer"), reads=("heel",), borders=(TRAILS_BELOW,))
+def trails(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A coat, skirt or dress that reaches the ground trails as trousers do."""
+    border, bottom = TRAILS_BELOW.of(outfit), outfit.bottom
+    hanging = [(layer.piece.kind, layer.hem) for layer in outfit.layers]
+    if bottom is not None and not bottom.has_legs:
+        hanging.append((bottom.piece.kind, bottom.hem))
+    for kind, hem in hanging:
+        if hem.falls_to < border:
+            held = Figure("hem above the ground", hem.falls_to, border)
+            text = Sentence.of(
+                f"The {said(kind)} is {{over}} too long for these shoes and is trodden on.", over=border - hem.falls_to
+            )
+            yield con(0.75, "trailing_hem", ("floor", 0.0), "Hem on the ground", text, held)
+            return
+
+
 @rule("length.trip_hazard", about="legs", looks_at=BOTTOM, reads=("heel",), borders=(TRAILS_BELOW,))
 def trip_hazard(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A hem on the ground is unsafe."""

@@ -12,8 +12,11 @@ from craft.look import Outfit
 rule = Subject("neck", "Focal points (11)")
 UPPER = ("top", "one_piece")
 
-OPEN = ("v", "scoop", "open_collar", "square")
-CLOSED = ("crew", "polo", "closed_collar", "boat", "halter")
+#: Necklines that open the front, deep or wide; and those that close it.
+OPEN = ("v", "scoop", "open_collar", "square", "boat", "one_shoulder")
+CLOSED = ("crew", "polo", "closed_collar", "halter")
+#: Those that open by their width alone do so by less (W).
+WIDE, BY_WIDTH = ("boat", "one_shoulder"), 0.6
 #: A bust this much fuller than the girth under it counts as full (cm over cm; brief, section 11: the reference body's is 1.17).
 FULL_BUST = 1.21
 
@@ -62,6 +65,7 @@ def line(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     held = Figure("bust over under-bust", _fullness(outfit), FULL_BUST, "share")
     if opens:
         weight = (0.3 if full else 0.12) if named or wraps else 0.05
+        weight *= BY_WIDTH if top.neck in WIDE and not wraps else 1.0
         what = "wrap" if wraps else top.neck.replace("_", " ")
         text = f"The {what} opens the neck and breaks the plain front."
         yield pro(weight, "neck_lengthens", ("bust", at), "Open neck lengthens", text, held)
@@ -75,14 +79,15 @@ def line(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 
 @rule("neck.buttoned", looks_at=("top", "bottom", "one_piece"), reads=("heel",))
 def buttoned(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
-    """Fully buttoned up and covered reads stiff."""
+    """Fully buttoned up and covered reads stiff; a sleeve that is rolled or pushed up shows the wrist."""
     top = outfit.top
-    if top is None or top.piece.kind not in ("shirt", "blouse"):
+    if top is None:
         return
     at, held = outfit.at("shoulder") - 4.0, Figure("volume of the top", top.volume, 4.0, "scale")
-    if top.piece.flag("rolled"):
-        text = "The rolled sleeve shows the wrist, a narrow place."
-        yield pro(0.1, "buttoned_up", ("arm", at), "Sleeve rolled", text, held)
-    elif top.neck == "closed_collar" and top.sleeve == "long":
+    shirt = top.piece.kind in ("shirt", "blouse")
+    if top.sleeve != "none" and any(top.piece.flag(flag) for flag in ("rolled", "pushed", "one_rolled")):
+        text = "The sleeve is up and shows the wrist, a narrow place."
+        yield pro(0.1, "buttoned_up", ("arm", at), "Sleeve up", text, held)
+    elif shirt and top.neck == "closed_collar" and top.sleeve == "long":
         text = "Buttoned to the neck and down to the wrist it reads stiff: open the collar, roll the sleeve."
         yield con(0.3, "buttoned_up", ("neck", at), "Buttoned up", text, held)

@@ -9,6 +9,7 @@ from craft.cloth.register import formality
 from craft.cloth.words import said
 from craft.judge.aims import Aims
 from craft.judge.borders import Border
+from craft.judge.feet import HEAVY
 from craft.judge.finding import Figure, Remark, con, pro, warn
 from craft.judge.rule import Subject
 from craft.look import Outfit
@@ -54,6 +55,16 @@ def smart(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     elif reads < CASUAL:
         text = f"The {_dressed_most(outfit, up=False)} dresses the look down; wanted is smart."
         yield con(0.25 + 0.2 * (CASUAL - reads), "smart", where, "Reads casual", text, held)
+
+
+@rule("register.shoe", looks_at=("shoes",), borders=(HEAVY,), speaks_to=lambda of: of.aims.wanted("look_smart"))
+def smart_shoe(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A heavy shoe dresses a smart look down; a dainty one keeps it."""
+    shoes, heavy = outfit.shoes, HEAVY.of(outfit)
+    if shoes.piece is not None and shoes.weight >= heavy:
+        text = f"So heavy a sole dresses the look down: {said(shoes.piece.kind)} with a finer one are smarter."
+        held, where = Figure("weight at the foot", shoes.weight, heavy, "scale"), ("foot", shoes.cover.cm / 2)
+        yield con(0.32, "smart", where, "Heavy shoe dresses down", text, held)
 
 
 @rule("register.comfort", looks_at=(*BASE, "shoes"), speaks_to=lambda of: of.aims.wanted("comfort"))

@@ -20,17 +20,24 @@ BOTTOM = ("bottom", "one_piece")
 FULL_MIDDLE = Border(
     "full_middle", "A belly of this share of the hip counts as a full middle", 0.93, 0.85, 1.02, "share"
 )
+#: A belly of this share of the stature is full where the hip is fuller too, by so much of it at most (W: half a deviation over the
+#: mean of proportions.py).
+FULL_FOR_STATURE, FULLER_HIP = 0.535, 0.06
 #: A band this far below the navel leaves a full middle above it, cm.
 SITS_UNDER = 2.5
 #: A band so far above the navel holds a full middle, one so far above it or less crosses it, cm (W).
 HOLDS, CROSSES = 1.0, 2.5
 #: A very high band this near under the bust rides up on a short torso, cm (W).
 RIDES_UP = 7.0
+#: A band within this of the navel lies on the middle, cm; a leg at most this full is skin-tight (W).
+AT_MIDDLE, CLOSE_LEG = 6.0, 0.8
 
 
 def has_full_middle(of: Client) -> bool:
-    """Whether the belly is full for the hip."""
-    return of.body.girth("belly") / of.body.girth("hip") >= FULL_MIDDLE.of(of)
+    """Whether the belly is full for the hip; or full for the stature, and not much less than the hip."""
+    belly, hip = of.body.girth("belly"), of.body.girth("hip")
+    border = FULL_MIDDLE.of(of)
+    return belly / hip >= border or (belly >= FULL_FOR_STATURE * of.body.stature and belly / hip >= border - FULLER_HIP)
 
 
 def minds_middle(of: Client) -> bool:
@@ -107,3 +114,51 @@ def rides_up(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         held = Figure("room under the bust", room, RIDES_UP)
         where = ("waist", bottom.waistband.cm)
         yield con(0.35, "torso_shortened", where, "Rides up", Sentence.of(text, room=room), held)
+
+
+@rule(
+    "rise.band", looks_at=BOTTOM, reads=("heel",), borders=(FULL_MIDDLE,), speaks_to=minds_middle, source="Buying (20)"
+)
+def band(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """Two buttons and gathered bands press on a full middle or add to it; a firm or elastic band holds it."""
+    bottom = outfit.bottom
+    said_band = bottom.piece.word("band") if bottom else None
+    if bottom is None or said_band in (None, "plain") or abs(bottom.from_navel) > AT_MIDDLE:
+        return
+    where = ("middle", bottom.waistband.cm)
+    held = Figure("band from the navel", bottom.from_navel, AT_MIDDLE)
+    if said_band in ("firm", "elastic"):
+        text = f"The {said_band} band holds the middle without a line."
+        yield pro(0.2, "rise_fits", where, "Band holds", text, held)
+    elif said_band == "two_button":
+        text = "Two buttons draw a hard line across the middle and press on it: a wide stretch band holds it."
+        yield con(0.25, "rise_wrong", where, "Band cuts the middle", text, held, also=("clings",))
+    else:
+        text = "A gathered band adds cloth just where the middle is full."
+        yield con(0.2, "bulk_at_tuck", where, "Band adds to the middle", text, held)
+
+
+@rule("rise.dated", about="legs", looks_at=("bottom",), reads=("heel",), schools=("rise_naming",))
+def dated(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A low band on a skin-tight leg reads of another decade."""
+    bottom = outfit.bottom
+    if bottom is not None and bottom.rise == "low" and bottom.volume <= CLOSE_LEG and bottom.piece.kind != "shorts":
+        off = abs(bottom.from_navel)
+        text = Sentence.of("A band {off} below the navel on a skin-tight leg reads of another decade.", off=off)
+        held = Figure("band from the navel", bottom.from_navel, 0.0)
+        weight = 0.15 + (0.2 if aims.wanted("look_current") else 0.0)
+        yield con(weight, "dated", ("waist", bottom.waistband.cm), "Low band dates", text, held)
+
+
+@rule("rise.skirt", about="skirt", looks_at=("bottom",), reads=("heel",))
+def low_skirt(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A skirt that sits low cuts the leg line as low trousers do."""
+    bottom = outfit.bottom
+    if bottom is None or bottom.has_legs or bottom.piece.slot != "bottom":
+        return
+    below = outfit.at("navel") - bottom.waistband.cm
+    if below > SITS_UNDER:
+        text = Sentence.of("The skirt sits {off} below the navel: the leg begins lower.", off=below)
+        weight = 0.18 + (0.15 if aims.wanted("lengthen_legs") else 0.0)
+        held = Figure("band below the navel", below, SITS_UNDER)
+        yield con(weight, "rise_wrong", ("waist", bottom.waistband.cm), "Sits low", text, held, also=("chopped",))

@@ -18,7 +18,6 @@ from dataclasses import dataclass
 from typing import NamedTuple
 
 from craft.body import Body
-from craft.cloth.kinds import KIND
 from craft.judge.aims import Aims
 from craft.judge.borders import Border
 from craft.judge.finding import Remark
@@ -80,7 +79,7 @@ class Rule:
 
     def said_of(self, outfit: Outfit, aims: Aims) -> tuple[Remark, ...]:
         """What it says of a look, muted or not."""
-        on = frozenset[str]().union(*(KIND[piece.kind].seen_as for piece in outfit.pieces))
+        on = frozenset[str]().union(*(piece.seen_as for piece in outfit.pieces))
         concerned = self.concerns(on, Client(outfit.body, aims, outfit.schools))
         return tuple(self.check(outfit, aims)) if concerned else ()
 
@@ -149,8 +148,7 @@ def declared() -> tuple[Rule, ...]:
     return tuple(_DECLARED)
 
 
-def asked(rules: Iterable[Rule], kinds: frozenset[str], client: Client) -> tuple[Rule, ...]:
-    """The rules that have something to say to this client of a look of these kinds: none that the house has muted, and
-    none that looks only at places where nothing is."""
-    on = frozenset[str]().union(*(KIND[kind].seen_as for kind in kinds))
+def asked(rules: Iterable[Rule], on: frozenset[str], client: Client) -> tuple[Rule, ...]:
+    """The rules that have something to say to this client of a look with these on (`Piece.seen_as`): none that the house
+    has muted, and none that looks only at places where nothing is."""
     return tuple(rule for rule in rules if rule.id not in client.schools.muted and rule.concerns(on, client))

@@ -25,6 +25,8 @@ APART = 1.0
 CLOSE_LEAST, CLOSE_MORE = 0.35, 0.4
 #: Both halves at most this full are skin-tight (W).
 DATED = 0.6
+#: Under a bottom at most this full, tucked cloth from this thick on shows behind (0 to 4; 0 to 1; W).
+RIDGE_SHOWS, RIDGE_FROM = 2.0, 0.12
 #: A waist marked at least this clearly (0 to 1) counts as marked; below the second as lost.
 MARKED = Border("marked", "A waist this clearly marked counts as marked", 0.55, 0.35, 0.85, "share")
 LOST = 0.15
@@ -115,6 +117,35 @@ def waist_lost(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield con(0.3 + wanted, "waist_lost", ("waist", bottom.waistband.cm), "Waist lost", text, held)
 
 
+@rule("volume.boxy", looks_at=(*BASE, "layer"), reads=("heel",))
+def boxy(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A boxy cut hangs square and widens what it hangs over."""
+    worn = [(layer.piece, layer.hem.cm) for layer in outfit.layers]
+    if outfit.top is not None and outfit.top.piece.slot == "top" and not outfit.top.tucked:
+        worn.append((outfit.top.piece, outfit.top.hem.cm))
+    for piece, hem in worn:
+        if piece.word("cut") == "boxy" and hem < outfit.at("waist") - 2.0:
+            minded = aims.wanted("slim", "define_waist") or aims.soften & {"middle", "bust"}
+            text = f"The boxy {piece.kind} hangs square from the shoulder and widens what is under it."
+            yield con(0.2 if minded else 0.05, "widening_line", ("waist", hem), "Boxy widens", text)
+            return
+
+
+@rule("volume.ridge", looks_at=BASE, reads=("heel",), source="Front, back and beneath (23)")
+def ridge(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """What is tucked shows as a ridge behind through thin or clinging cloth, unless it is lifted above the seat."""
+    top, bottom = outfit.top, outfit.bottom
+    if top is None or bottom is None or not top.ridge or bottom.volume > RIDGE_SHOWS:
+        return
+    if bottom.piece.fabric & {"thin", "sheer", "clinging"} and top.thickness >= RIDGE_FROM:
+        text = "The tucked cloth shows as a ridge behind: tuck it flat, then lift it above the seat."
+        held, where = (
+            Figure("thickness of the cloth", top.thickness, RIDGE_FROM, "share"),
+            ("seat", outfit.at("high_hip")),
+        )
+        yield con(0.2, "bulk_at_tuck", where, "Ridge behind", text, held)
+
+
 @rule("volume.tuck_bulk", looks_at=BASE, reads=("heel",), borders=(BULK_SHOWS, CLOSE), source="Tucks (5)")
 def tuck_bulk(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Thick or plentiful cloth pushed under a band balloons."""
@@ -127,6 +158,20 @@ def tuck_bulk(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     text = "This much cloth under the band makes a roll around the middle."
     held = Figure("cloth under the band", top.bulk, border, "share")
     yield con(weight, "bulk_at_tuck", ("waist", bottom.waistband.cm), "Bulk at the tuck", text, held)
+
+
+@rule("volume.dress", looks_at=(*BASE, "layer"), reads=("heel",), borders=(CLOSE,))
+def dress(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A dress that is skin-tight from shoulder to hem and short leaves nothing to ease."""
+    top, bottom = outfit.top, outfit.bottom
+    if top is None or bottom is None or outfit.layers or top.piece is not bottom.piece:
+        return
+    short = bottom.hem.cm - outfit.at("knee")
+    if max(top.volume, bottom.volume) <= CLOSE.of(outfit) and top.fit == "tight" and short > 0:
+        text = "Skin-tight from shoulder to hem, and short: nothing eases, and every line shows."
+        held = Figure("the looser half", max(top.volume, bottom.volume), CLOSE.of(outfit), "scale")
+        weight = min(0.6, 0.4 + 0.01 * short)
+        yield con(weight, "all_close", ("whole", bottom.hem.cm), "Close all over", text, held, also=("clings",))
 
 
 @rule(

@@ -31,9 +31,14 @@ def height_of(outfit: Outfit, zone: str) -> float:
     return outfit.at(_AT[zone])
 
 
-def area_over(outfit: Outfit, zone: str) -> Area | None:
-    """The cloth that is seen over a zone; reads what is seen of each piece (`areas`)."""
-    return outfit.seen_at(min(height_of(outfit, zone), outfit.at("shoulder") - 1.0))
+#: Zones that are seen from behind.
+BEHIND = ("seat",)
+
+
+def area_over(outfit: Outfit, zone: str, *, behind: bool | None = None) -> Area | None:
+    """The cloth that is seen over a zone, from behind where the zone lies there; reads what is seen of each piece (`areas`)."""
+    height = min(height_of(outfit, zone), outfit.at("shoulder") - 1.0)
+    return outfit.seen_at(height, behind=zone in BEHIND if behind is None else behind)
 
 
 def quiet(of: Client) -> tuple[str, ...]:

@@ -8,6 +8,7 @@ from typing import NamedTuple
 from craft.body import Body
 from craft.cloth import Piece
 from craft.cloth.colour import lightness
+from craft.cloth.piece import colour_of
 from craft.wear import WornBottom, WornLayer, WornShoes, WornTop
 
 #: How much of the front an open layer covers, and a layer without sleeves that is closed.
@@ -26,6 +27,8 @@ class Area(NamedTuple):
     share: float
     surface: str
     volume: float
+    #: The share of the back that it covers: a layer that is worn open covers it whole.
+    behind: float = 1.0
 
     @property
     def tall(self) -> float:
@@ -61,6 +64,23 @@ def surface_of(piece: Piece) -> str:
     return "denim" if piece.kind == "jeans" else "plain"
 
 
+#: How far a swim top reaches above the bust, and a low bottom's band above the fullest hip, cm (W).
+ABOVE_BUST, LOW_BAND = 7.0, 4.0
+
+
+def _swim_area(body: Body, piece: Piece, lift: float) -> Area:
+    """What is seen of a swim piece: from its neck or band to where it ends."""
+    at = body.height
+    band = {"low": at("hip") + LOW_BAND, "high": at("navel"), "very_high": at("waist")}.get(
+        piece.word("rise") or "", at("high_hip")
+    )
+    high = at("bust") + ABOVE_BUST if piece.kind in ("swimsuit", "bikini_top", "tankini") else band
+    low = {"bikini_top": at("under_bust"), "tankini": at("high_hip"), "swim_shorts": at("mid_thigh")}.get(
+        piece.kind, at("crotch")
+    )
+    return Area(piece, colour_of(piece), high + lift, low + lift, 1.0, surface_of(piece), 0.0)
+
+
 def areas_of(
     body: Body,
     top: WornTop | None,
@@ -68,6 +88,7 @@ def areas_of(
     shoes: WornShoes,
     layers: tuple[WornLayer, ...],
     lift: float,
+    swim: tuple[Piece, ...] = (),
 ) -> tuple[Area, ...]:
     """The areas of a look, outermost first."""
     shoulder = body.height("shoulder") + lift
@@ -89,6 +110,7 @@ def areas_of(
         found.append(
             Area(bottom.piece, bottom.colour, high, bottom.hem.cm, 1.0, surface_of(bottom.piece), bottom.volume)
         )
+    found += [_swim_area(body, piece, lift) for piece in reversed(swim)]
     if shoes.piece is not None:
         found.append(Area(shoes.piece, shoes.colour, shoes.cover.cm, 0.0, 1.0, surface_of(shoes.piece), shoes.weight))
     return tuple(found)

@@ -54,8 +54,16 @@ class Look:
 
     @classmethod
     def of(cls, described: Iterable[Mapping[str, Any]]) -> Look:
-        """Read pieces from their words. Raises UnknownWord."""
-        return cls(tuple(Piece.of(words) for words in described))
+        """Read pieces from their words: a shirt that is open over another top is a layer. Raises UnknownWord.
+
+        >>> Look.of([{"is": "tee"}, {"is": "shirt", "open": True}]).piece("layer").kind
+        'shirt'
+        """
+        pieces: list[Piece] = []
+        for piece in map(Piece.of, described):
+            over = piece.slot == "top" and piece.flag("open") and any(one.slot == "top" for one in pieces)
+            pieces.append(piece.with_(worn="over") if over else piece)
+        return cls(tuple(pieces))
 
     def piece(self, slot: str) -> Piece | None:
         """The outermost piece of a slot."""
@@ -130,12 +138,13 @@ class Outfit(Readings):
         """An edge by its key."""
         return next((edge for edge in self.edges if edge.key == key), None)
 
-    def seen_at(self, height: float) -> Area | None:
-        """The outermost closed cloth at a height above the ground, cm."""
-        if height not in self.over:
-            closed = (area for area in self.areas if area.low <= height <= area.high and area.share >= 0.5)
-            self.over[height] = next(closed, None)
-        return self.over[height]
+    def seen_at(self, height: float, *, behind: bool = False) -> Area | None:
+        """The outermost closed cloth at a height above the ground, cm, from the front or from behind."""
+        place = -height if behind else height
+        if place not in self.over:
+            there = (area for area in self.areas if area.low <= height <= area.high)
+            self.over[place] = next((area for area in there if (area.behind if behind else area.share) >= 0.5), None)
+        return self.over[place]
 
     @property
     def pieces(self) -> tuple[Piece, ...]:  # type: ignore[override]
@@ -176,6 +185,11 @@ def compose(body: Body, look: Look, schools: Schools | None = None, like: Outfit
     return Outfit(body, look, schools, shoes, bottom, top, tuple(layers))
 
 
+def _over(look: Look, one: Piece, other: Piece) -> bool:
+    """Whether one piece is worn over another."""
+    return look.pieces.index(one) > look.pieces.index(other)
+
+
 def _bottom(body: Body, look: Look, shoes: WornShoes, schools: Schools) -> WornBottom | None:
     piece = look.piece("bottom") or look.piece("one_piece")
     return None if piece is None else wear_bottom(body, piece, shoes, schools)
@@ -184,6 +198,9 @@ def _bottom(body: Body, look: Look, shoes: WornShoes, schools: Schools) -> WornB
 def _top(body: Body, look: Look, lift: float, bottom: WornBottom | None) -> WornTop | None:
     """The top that is seen: the outermost one, or the upper part of a dress or jumpsuit."""
     piece, whole = look.piece("top"), look.piece("one_piece")
+    if piece is not None and whole is not None and _over(look, whole, piece) and "top" in KIND[whole.kind].covers:
+        # What is worn beneath a dress shows at neck and sleeve only.
+        piece = None
     if piece is not None:
         # A bib holds what is under it in.
         held = whole is not None and "top" not in KIND[whole.kind].covers

@@ -118,7 +118,8 @@ def name_height(body: Body, height: float, lift: float) -> str:
         return "puddle"
     if height < FLOOR_BELOW:
         return "floor"
-    on_body = height - lift
+    # Rounded, so that a lift that was added and is taken off again names the same place.
+    on_body = round(height - lift, 6)
     bone, narrow = body.height("ankle_bone"), body.height("narrow_ankle")
     # A hem that is held up by the instep lies just there.
     if on_body <= bone - BONE_REACH + 1e-6:

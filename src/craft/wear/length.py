@@ -97,13 +97,21 @@ def fork_of(body: Body, piece: Piece) -> float:
 def band_of(body: Body, piece: Piece) -> float:
     """Where a skirt's band sits, cm above the barefoot floor: at the natural waist, or where a looser one first holds."""
     waist, hip = body.height("waist"), body.height("hip")
-    girth = piece.figure("waist_cm")
-    if girth is None or KIND[piece.kind].hangs != "waist":
+    if KIND[piece.kind].hangs != "waist":
         return waist
+    girth = piece.figure("waist_cm")
+    if girth is None:
+        return _sits(body, piece.word("rise"))
     at = waist
     while at > hip and girth_at(body, at)[0] < girth:
         at -= SLIDES_BY
     return at
+
+
+def _sits(body: Body, rise: str | None) -> float:
+    """Where a skirt of this rise sits: a low one on the hips, a mid one at the navel, else at the natural waist."""
+    at = {"low": "high_hip", "mid": "navel"}.get(rise or "", "waist")
+    return body.height(at)
 
 
 def hem_of(body: Body, piece: Piece, lift: float, usual: str) -> Landing:

@@ -35,6 +35,8 @@ CHUNKY_SOLE_CM = 1.2
 BULK_BREADTH = {"dainty": 1.0, "medium": 1.12, "chunky": 1.34}
 #: What the eye weighs at the foot, from 0 (bare) to about 3 (W).
 BULK_WEIGHT = {"dainty": 0.6, "medium": 1.0, "chunky": 1.7}
+#: How much more or less of the foot a high or low vamp covers, cm (W).
+VAMP_CM = {"low": -1.5, "high": 3.0}
 #: Girth of a shaft over the leg it stands at, cm, by word; a plain boot is between.
 SHAFT_EASE = {"close": 1.0, "slim": 3.0, "wide": 9.0}
 PLAIN_SHAFT_EASE = 4.5
@@ -125,7 +127,8 @@ def _cover(body: Body, piece: Piece, row: Shoe, heel: float, platform: float) ->
         return Landing(measured + (platform if row.shaft else 0.0), 0.5, "measured")
     if row.shaft is None:
         # The vamp lies over the ball and instep: half-way between platform and heel.
-        return Landing(platform + 0.5 * (heel - platform) + row.cover, 1.0, "described")
+        vamp = VAMP_CM.get(piece.word("vamp") or "", 0.0)
+        return Landing(platform + 0.5 * (heel - platform) + max(1.0, row.cover + vamp), 1.0, "described")
     landmark, above = row.shaft
     return Landing(body.height(landmark) + above + heel, 1.5, "described")
 

@@ -21,6 +21,8 @@ CUT_FIT = {"boxy": "relaxed", "sheath": "fitted", "pencil": "fitted", "shift": "
 CUT_MARKS = {"wrap": 0.7, "sheath": 0.6, "pencil": 0.6, "peplum": 0.7, "empire": 0.45, "a_line": 0.45, "pleated": 0.45}
 #: Of a very long top what hangs further than this under the band rolls up behind, so much a cm (brief, section 5; W).
 LIES_FLAT, ROLLS = 18.0, 0.02
+#: What a top has in slack from this volume on is pushed under a band with it, so much a step of volume, in whatever cloth (W).
+SLACK_FROM, SLACK = 2.0, 0.2
 CLOTH_THICKNESS = {"chunky": 0.9, "substantial": 0.5, "thin": 0.05, "satin": 0.06, "crochet": 0.35}
 
 
@@ -50,7 +52,12 @@ TUCKS: dict[str, TuckRow] = {
     "tail_fold": TuckRow(0, 0, 0.5, 0.2, 0.0, 0.0),
     "knot": TuckRow(1, 0.5, 0, 0.8, -0.4, 0.0),
     "bra": TuckRow(1, 1, 1, 0.8, -0.3, 0.0),
+    "lifted": TuckRow(1, 1, 1, 1.0, -0.7, 0.0),
+    "front_and_tail": TuckRow(0.5, 0.5, 0.5, 0.6, -0.4, 1.0),
+    "gathered": TuckRow(0, 0.5, 0, 0.55, -0.4, 0.0),
 }
+#: Tucks whose cloth is smoothed or held where no fold is seen: up in the bra's band, lifted above the seat (brief, section 23).
+SMOOTH = ("bra", "lifted")
 
 
 @dataclass(frozen=True, slots=True)
@@ -69,6 +76,9 @@ class WornTop:
     volume: float
     marks_waist: float
     bulk: float
+    #: Whether cloth lies under the band behind, where it can show as a ridge; and where the top ends behind.
+    ridge: bool
+    behind: float
     blouse: float
     sleeve: str
     neck: str
@@ -112,8 +122,10 @@ def wear_top(
         volume=max(0.0, min(4.0, loose + (style.volume if loose > 1 else 0.0))),
         marks_waist=max(style.marks, own_waist),
         bulk=0.0
-        if tuck == "bra" or row.hangs == "body"
+        if tuck in SMOOTH or row.hangs == "body"
         else _bulk(style, thickness, loose, waistband.cm - hem.cm if waistband else 0.0),
+        ridge=style.back >= 1 and tuck not in SMOOTH and row.hangs != "body",
+        behind=_behind(body, style, hem, waistband, lift),
         blouse=style.blouse if loose > 1 else 0.0,
         sleeve=piece.word("sleeve") or row.sleeve,
         neck=piece.word("neck") or row.neck,
@@ -126,4 +138,13 @@ def _bulk(style: TuckRow, thickness: float, loose: float, under: float) -> float
     """How much cloth is pushed under the band: by its thickness and ease, and behind by what hangs `under` the band, cm."""
     pushed = (style.front + style.side + style.back) / 3
     rolled = style.back * ROLLS * max(0.0, under - LIES_FLAT)
-    return (thickness * pushed + rolled * min(1.0, thickness / 0.12)) * (0.6 + 0.15 * loose)
+    slack = 0.0 if style.blouse else SLACK * max(0.0, loose - SLACK_FROM) * pushed
+    return (thickness * pushed + rolled * min(1.0, thickness / 0.12)) * (0.6 + 0.15 * loose) + slack
+
+
+def _behind(body: Body, style: TuckRow, hem: Landing, waistband: Landing | None, lift: float) -> float:
+    """Where a top ends behind, cm above the ground: at the band where its tail is tucked, at the seat's top where it is
+    folded under."""
+    if waistband is None or style.back >= 1:
+        return waistband.cm if waistband is not None else hem.cm
+    return max(hem.cm, body.height("high_hip") + lift) if style.back else hem.cm
