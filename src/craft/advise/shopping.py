@@ -10,6 +10,7 @@ import math
 from collections.abc import Iterable, Iterator
 from dataclasses import dataclass, replace
 
+from craft.advise.targets import loop_for
 from craft.body import Body
 from craft.cloth import Piece
 from craft.cloth.words import RISE, said
@@ -292,10 +293,9 @@ def _rest(body: Body) -> Iterator[Number]:
     girth = body.girth("calf")
     text = Sentence("Round your fullest calf, with room for a close leg inside.")
     yield _number(body, "shaft_girth_cm", "Boots", "shaft girth, tall", (girth + 0.5, girth + 4), text, ("calf",))
-    loop = body.lengths["torso_girth"].cm
     text = Sentence("Your torso girth: a suit with a shorter loop pulls at shoulder and crotch.")
     yield _number(
-        body, "torso_loop_cm", "One-pieces and swim", "torso loop", (loop - 8, loop + 2), text, ("torso_girth",)
+        body, "torso_loop_cm", "One-pieces and swim", "torso loop", loop_for(body), text, ("torso_girth",)
     )
     way = body.height("under_bust") - body.height("waist")
     text = Sentence.of("The way from waist to under-bust is {way}: a wider belt takes too much of it.", way=way)

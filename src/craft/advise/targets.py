@@ -27,6 +27,22 @@ RISE_TO = ("navel", "waist", "high_hip")
 Range = tuple[float, float]
 
 
+#: Pieces whose fit number is the torso loop; how much shorter and longer than the torso's girth it may be, cm (W: a suit
+#: stretches, so it is made smaller).
+LOOPED, LOOP_PLAY = ("swimsuit", "bodysuit"), (-8.0, 2.0)
+
+
+def loop_for(body: Body) -> Range:
+    """The torso loop to shop for, cm: about the torso's girth.
+
+    >>> from craft.body import Measures
+    >>> loop_for(Body.of(Measures.of({"stature": 165, "torso_girth": 152})))
+    (144.0, 154.0)
+    """
+    girth = body.lengths["torso_girth"].cm
+    return girth + LOOP_PLAY[0], girth + LOOP_PLAY[1]
+
+
 def target(body: Body, ask: Mapping[str, Any]) -> dict[str, Range]:
     """The figures to shop for, as ranges in cm, for a piece that lands as asked. Raises NoTarget.
 
@@ -38,6 +54,8 @@ def target(body: Body, ask: Mapping[str, Any]) -> dict[str, Range]:
     hem, heel = ask.get("hem"), float(ask.get("heel_cm", 0.0))
     if hem is not None and hem not in HEM:
         raise NoTarget(f"“{hem}” is not a known hem.")
+    if ask.get("is") in LOOPED:
+        return {"torso_loop_cm": loop_for(body)}
     piece = _asked(ask)
     figure = KIND[piece.kind].length
     found: dict[str, Range] = {}

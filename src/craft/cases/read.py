@@ -9,7 +9,7 @@ from typing import Any, Literal
 import yaml
 
 from craft.body.measures import MEASURES
-from craft.brief import BUILD
+from craft.brief import BUILD, DRESS_CODES, OCCASIONS
 from craft.cloth import Piece
 from craft.judge.aims import WORDS as AIM_WORDS
 from craft.schools import POSITIONS, Schools
@@ -28,6 +28,8 @@ BODY_WORDS: dict[str, tuple[str, ...]] = {
     "depth": ("light", "medium", "deep"),
     "warmth": ("warm", "neutral", "cool"),
 }
+#: Where a client is going, beside body and aims: the words of each, none where it is no word.
+SETTING: dict[str, tuple[str, ...]] = {"occasion": OCCASIONS, "dress_code": DRESS_CODES, "celsius": (), "rain": ()}
 LINE = "__line__"
 
 
@@ -124,6 +126,8 @@ def _check_client(client: Mapping[str, Any]) -> None:
             for word in value:
                 if word not in AIM_WORDS[key]:
                     raise ValueError(f"“{word}” is not a known word for {key}")
+        elif key in SETTING:
+            _check_setting(key, value)
         elif key not in BODY_WORDS:
             raise ValueError(f"“{key}” is not a known word for a client")
         elif value not in BODY_WORDS[key]:
@@ -133,6 +137,16 @@ def _check_client(client: Mapping[str, Any]) -> None:
     bad = [pos for pos in client if pos in POSITIONS]
     if bad:
         raise ValueError(f"“{bad[0]}” belongs under school")
+
+
+def _check_setting(key: str, value: Any) -> None:
+    known = SETTING[key]
+    if known and value not in known:
+        raise ValueError(f"“{value}” is not a known {key}")
+    if key == "celsius" and (isinstance(value, bool) or not isinstance(value, int | float)):
+        raise ValueError(f"“{value}” is no temperature in °C")
+    if key == "rain" and not isinstance(value, bool):
+        raise ValueError("rain is true or false")
 
 
 def _plain(value: Any) -> Any:

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
+from dataclasses import replace
 from typing import Any
 
 from craft.advise.targets import target
@@ -14,6 +15,7 @@ from craft.errors import NoTarget
 from craft.fit import land
 from craft.judge import Aims, Judgement, judge
 from craft.judge.aims import WORDS as AIM_WORDS
+from craft.judge.aims import Setting
 from craft.look import Look, compose
 from craft.schools import POSITIONS, Schools
 from craft.wear import wear_bottom
@@ -48,7 +50,12 @@ def body_of(client: Mapping[str, Any]) -> Body:
 def aims_of(client: Mapping[str, Any]) -> Aims:
     """What a case's client wants."""
     colouring = {axis: client.get(axis) for axis in ("depth", "warmth")}
-    return Aims.of({key: client[key] for key in AIM_WORDS if key in client}, colouring)
+    aims = Aims.of({key: client[key] for key in AIM_WORDS if key in client}, colouring)
+    code = client.get("dress_code")
+    setting = Setting.of(
+        client.get("occasion"), None if code == "none" else code, client.get("celsius"), client.get("rain", False)
+    )
+    return replace(aims, setting=setting)
 
 
 def _judged(case: Case, pieces: list[Mapping[str, Any]]) -> Judgement:
@@ -99,7 +106,8 @@ def _landing(case: Case) -> Result:
     garment = case.body["garment"]
     piece, body = Piece.of(garment), body_of(case.client)
     shoes = barefoot_on(case.body.get("heel_cm", 0))
-    edges = {edge.key: edge for edge in land(body, piece, shoes).edges}
+    landed = land(body, piece, shoes)
+    edges = {edge.key: edge for edge in landed.edges}
     got: dict[str, Any] = {}
     if "hem" in edges:
         # A case states where the length takes the hem, whatever holds it up before.
@@ -109,6 +117,10 @@ def _landing(case: Case) -> Result:
         from_navel = edges["waistband"].height - shoes.lift - body.height("navel")
         got["waistband_from_navel_cm"] = round(from_navel, 2)
         got["rise"] = {naming: rise_word(from_navel, naming) for naming in POSITIONS["rise_naming"]}
+    for ease in landed.eases:
+        # What a girth of the piece leaves over the body's: a torso loop that is shorter than the torso is less than nought.
+        got[f"{ease.zone.replace(' ', '_')}_ease_cm"] = round(ease.cm, 2)
+        got[f"{ease.zone.replace(' ', '_')}_fit"] = ease.word
     if piece.kind in ("jeans", "trousers", "leggings"):
         got["reads_as"] = wear_bottom(body, piece, shoes, Schools()).reads_as
     return _held(got, case.body["expects"])

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from typing import NamedTuple
+
 from craft.cloth.description import find_cloth, find_figures
 from craft.cloth.kinds import FIGURES, KIND, KINDS
 from craft.cloth.piece import Piece
@@ -9,6 +11,25 @@ from craft.cloth.spoken import hear
 from craft.cloth.words import figure_name, said
 from craft.errors import NotUnderstood, UnknownWord
 from craft.units import Unit
+
+
+class Entry(NamedTuple):
+    """A piece as it was entered, and the words that were not understood: kept as a note, asked later."""
+
+    piece: Piece
+    note: str
+
+
+def read_entry(line: str, unit: Unit = "cm") -> Entry:
+    """One piece from one line; words that are not understood are kept as a note and refuse nothing. Raises NotUnderstood where
+    no piece is named, or a figure is no length, and UnknownWord for a figure that this kind does not have.
+
+    >>> entry = read_entry("black riding boots from the market")
+    >>> entry.piece.kind, entry.note
+    ('tall_boots', 'from market')
+    """
+    notes: list[str] = []
+    return Entry(_read(line, unit, notes), "; ".join(notes))
 
 
 def read_line(line: str, unit: Unit = "cm") -> Piece:
@@ -21,12 +42,16 @@ def read_line(line: str, unit: Unit = "cm") -> Piece:
     >>> read_line("navy jeans, 98% cotton, 2% elastane").figure("elastane_pct")
     2.0
     """
+    return _read(line, unit, None)
+
+
+def _read(line: str, unit: Unit, notes: list[str] | None) -> Piece:
     cloth, rest = find_cloth(" ".join(line.lower().split()))
     figures, _, unread, rest = find_figures(rest, unit)
     figures |= cloth
     if unread:
         raise NotUnderstood(f"“{unread[0][:60]}” is not a length.")
-    heard = hear(" ".join(rest.replace(",", " ").replace(";", " ").split()), KINDS)
+    heard = hear(" ".join(rest.replace(",", " ").replace(";", " ").split()), KINDS, notes)
     if len(heard) != 1:
         raise NotUnderstood("Say one piece a line: jeans, tee, loafers.")
     described = heard[0]

@@ -52,6 +52,9 @@ class Aims(_Form):
     soften: list[_one_of(AIM_WORDS["soften"])] = []  # type: ignore[valid-type]
     show: list[_one_of(AIM_WORDS["show"])] = []  # type: ignore[valid-type]
     wont: list[_one_of(AIM_WORDS["wont"])] = []  # type: ignore[valid-type]
+    style: list[_one_of(AIM_WORDS["style"])] = []  # type: ignore[valid-type]
+    reach: list[_one_of(AIM_WORDS["reach"])] = Field(default=[], max_length=1)  # type: ignore[valid-type]
+    never: list[_one_of(AIM_WORDS["never"])] = []  # type: ignore[valid-type]
 
 
 class BriefForm(_Form):

@@ -6,6 +6,7 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, field
 
 from craft.brief import DRESS_CODES, OCCASIONS
+from craft.cloth.kinds import KIND
 from craft.errors import UnknownAim
 
 WANTS = (
@@ -15,7 +16,13 @@ WANTS = (
 SOFTEN = ("bust", "middle", "hips", "seat", "thighs", "calves", "upper_arms", "shoulders")
 SHOW = ("face", "bust", "waist", "legs", "ankles", "feet", "shoulders")
 WONT = ("heels", "sleeveless", "tight", "short_hems")
-WORDS = {"wants": WANTS, "soften": SOFTEN, "show": SHOW, "wont": WONT}
+#: The client's own style, in few plain words; how far they will go from what they wear now; what they never wear, by kind.
+STYLE = ("plain", "sharp", "soft", "sporty", "bold")
+REACH = ("as_ever", "a_step", "far")
+NEVER = tuple(name for name, row in KIND.items() if row.slot not in ("extra", "swim"))
+WORDS = {
+    "wants": WANTS, "soften": SOFTEN, "show": SHOW, "wont": WONT, "style": STYLE, "reach": REACH, "never": NEVER,
+}  # fmt: skip
 
 
 @dataclass(frozen=True, slots=True)
@@ -74,6 +81,9 @@ class Aims:
     soften: frozenset[str] = frozenset()
     show: frozenset[str] = frozenset()
     wont: frozenset[str] = frozenset()
+    style: frozenset[str] = frozenset()
+    reach: frozenset[str] = frozenset()
+    never: frozenset[str] = frozenset()
     #: The client's colouring, axis and word: ("depth", "light").
     colouring: tuple[tuple[str, str], ...] = ()
     setting: Setting = Setting()
@@ -83,8 +93,8 @@ class Aims:
     _hash: int = field(init=False, repr=False, compare=False)
 
     def __post_init__(self) -> None:
-        told = (self.wants, self.soften, self.show, self.wont, self.colouring, self.setting, self.liked)
-        object.__setattr__(self, "_hash", hash(told))
+        told = (self.wants, self.soften, self.show, self.wont, self.style, self.reach, self.never)
+        object.__setattr__(self, "_hash", hash((*told, self.colouring, self.setting, self.liked)))
 
     def __hash__(self) -> int:
         return self._hash
@@ -102,7 +112,7 @@ class Aims:
                     raise UnknownAim(f"“{str(word)[:40]}” is not a known word for {key}.")
         known = tuple(sorted((axis, word) for axis, word in (colouring or {}).items() if word))
         zones = {key: frozenset(said.get(key, ())) for key in WORDS}
-        return cls(zones["wants"], zones["soften"], zones["show"], zones["wont"], known)
+        return cls(**zones, colouring=known)
 
     def wanted(self, *aims: str) -> bool:
         """Whether any of these is wanted."""

@@ -36,7 +36,7 @@ FULL_ASKS = 2.0
 LONG_FROM = 0.465
 #: A loop this much shorter than the torso's girth, as a share of it, cuts at shoulder and crotch; one longer than the second
 #: sags. A suit stretches, so it is made smaller than the body (W: fit/zones.py holds the same).
-LOOP_SHORT, LOOP_LONG = -0.10, 0.02
+LOOP_SHORT, LOOP_LONG, LOOP_FITS = -0.10, 0.02, 8.0
 #: A two-piece whose halves differ by this in lightness or in chroma leads the eye to the lighter or the brighter one (W).
 LIGHTER, BRIGHTER = 0.15, 0.06
 #: Zones above and below the waist.
@@ -326,7 +326,7 @@ def loop(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     elif by > LOOP_LONG:
         text = "The suit is too long in the torso: it sags and holds nothing."
         yield con(0.4, "support", where, "Torso loop too long", text, held, also=("baggy_seat",))
-    else:
+    elif own >= girth - LOOP_FITS:
         yield pro(0.2, "support", where, "Torso loop fits", "The torso loop fits this torso.", held)
 
 

@@ -1921,6 +1921,21 @@ export interface components {
              * @default []
              */
             wont: ("heels" | "sleeveless" | "tight" | "short_hems")[];
+            /**
+             * Style
+             * @default []
+             */
+            style: ("plain" | "sharp" | "soft" | "sporty" | "bold")[];
+            /**
+             * Reach
+             * @default []
+             */
+            reach: ("as_ever" | "a_step" | "far")[];
+            /**
+             * Never
+             * @default []
+             */
+            never: ("jeans" | "trousers" | "leggings" | "shorts" | "skirt" | "dress" | "dungarees" | "jumpsuit" | "tee" | "tank" | "camisole" | "shirt" | "blouse" | "knit" | "sweatshirt" | "bodysuit" | "waistcoat" | "gilet" | "cardigan" | "blazer" | "jacket" | "coat" | "duster" | "kimono" | "poncho" | "cape" | "trainers" | "flats" | "loafers" | "mules" | "slingbacks" | "pumps" | "sandals" | "ankle_boots" | "sock_boots" | "tall_boots" | "over_knee_boots")[];
         };
         /**
          * BriefForm
@@ -1983,6 +1998,8 @@ export interface components {
              * @default false
              */
             seated: boolean;
+            /** Build */
+            build?: ("woman" | "man" | "young") | null;
             /**
              * Minor
              * @default false
@@ -2818,7 +2835,7 @@ export interface components {
              * Is
              * @enum {string}
              */
-            is: "jeans" | "trousers" | "leggings" | "shorts" | "skirt" | "dress" | "dungarees" | "jumpsuit" | "tee" | "tank" | "camisole" | "shirt" | "blouse" | "knit" | "sweatshirt" | "bodysuit" | "waistcoat" | "gilet" | "cardigan" | "blazer" | "jacket" | "coat" | "duster" | "kimono" | "trainers" | "flats" | "loafers" | "mules" | "slingbacks" | "pumps" | "sandals" | "ankle_boots" | "sock_boots" | "tall_boots" | "over_knee_boots" | "belt" | "necklace" | "earrings" | "scarf" | "bag" | "hat" | "tights" | "socks" | "swimsuit" | "bikini_top" | "bikini_bottom" | "tankini";
+            is: "jeans" | "trousers" | "leggings" | "shorts" | "skirt" | "dress" | "dungarees" | "jumpsuit" | "tee" | "tank" | "camisole" | "shirt" | "blouse" | "knit" | "sweatshirt" | "bodysuit" | "waistcoat" | "gilet" | "cardigan" | "blazer" | "jacket" | "coat" | "duster" | "kimono" | "poncho" | "cape" | "trainers" | "flats" | "loafers" | "mules" | "slingbacks" | "pumps" | "sandals" | "ankle_boots" | "sock_boots" | "tall_boots" | "over_knee_boots" | "belt" | "necklace" | "earrings" | "scarf" | "bag" | "hat" | "watch" | "bracelet" | "ring" | "bra" | "smoothing_shorts" | "underslip" | "tights" | "socks" | "swimsuit" | "bikini_top" | "bikini_bottom" | "tankini" | "swim_shorts";
             /** Cut */
             cut?: ("skinny" | "slim" | "slim_straight" | "straight" | "boyfriend" | "girlfriend" | "bootcut" | "flare" | "kick_flare" | "wide" | "balloon" | "slip" | "pencil" | "a_line" | "pleated" | "sheath" | "shift" | "wrap" | "empire" | "ruched" | "plain" | "boxy" | "peplum" | "longline" | "cropped" | "ruffled") | null;
             /** Fit */
@@ -2828,9 +2845,9 @@ export interface components {
             /** Hem */
             hem?: ("under_bust" | "waist" | "high_hip" | "hip" | "seat" | "upper_thigh" | "mid_thigh" | "above_knee" | "knee" | "below_knee" | "mid_calf" | "lower_calf" | "ankle" | "ankle_bone" | "foot" | "floor" | "puddle") | null;
             /** Worn */
-            worn?: ("inside" | "outside") | null;
+            worn?: ("inside" | "outside" | "over") | null;
             /** Tuck */
-            tuck?: ("none" | "full" | "bloused" | "front" | "half" | "side" | "back" | "tail_fold" | "knot" | "bra") | null;
+            tuck?: ("none" | "full" | "bloused" | "front" | "half" | "side" | "back" | "tail_fold" | "knot" | "bra" | "lifted" | "front_and_tail" | "gathered") | null;
             /** Belted */
             belted?: ("thin" | "medium" | "wide") | null;
             /** Sleeve */
@@ -2856,19 +2873,35 @@ export interface components {
             /** Sheerness */
             sheerness?: ("opaque" | "half_sheer" | "see_through") | null;
             /** Surface */
-            surface?: ("matt" | "shiny" | "brushed" | "textured") | null;
+            surface?: ("matt" | "shiny" | "metallic" | "brushed" | "textured") | null;
             /** Wash */
             wash?: ("unwashed" | "dark_wash" | "mid_wash" | "light_wash") | null;
             /** Hem Finish */
-            hem_finish?: ("raw" | "finished") | null;
+            hem_finish?: ("raw" | "finished" | "rolled_in" | "taped") | null;
             /** Runs */
             runs?: ("lengthwise" | "crosswise" | "diagonal" | "all_over") | null;
+            /** Band */
+            band?: ("plain" | "two_button" | "firm" | "elastic" | "drawstring" | "paper_bag") | null;
+            /** Pockets */
+            pockets?: ("none" | "seat_high" | "seat_low" | "seat_wide" | "hip" | "chest" | "thigh") | null;
+            /** Sleeve Shape */
+            sleeve_shape?: ("close" | "puffed" | "wide") | null;
+            /** Vamp */
+            vamp?: ("low" | "high") | null;
+            /** Gathers */
+            gathers?: ("bust" | "middle" | "side") | null;
+            /** Cut Out */
+            cut_out?: ("midriff" | "sides" | "back" | "shoulders") | null;
+            /** Size */
+            size?: ("small" | "medium" | "large") | null;
+            /** Lift */
+            lift?: ("soft" | "lifted") | null;
             /** Fabric */
             fabric?: ("thin" | "substantial" | "chunky" | "clinging" | "draping" | "structured" | "rigid" | "stretch" | "satin" | "ribbed" | "denim" | "leather" | "linen" | "crochet" | "sheer")[] | null;
             /** Fade */
             fade?: ("thighs" | "seat")[] | null;
             /** Swim Detail */
-            swim_detail?: ("side_detail" | "centre_detail" | "shoulder_detail" | "drawn_waist" | "ruching" | "underwire" | "soft_cup" | "panel" | "thick_strap" | "thin_strap" | "high_leg" | "low_leg" | "side_ties" | "low_neck" | "high_neck" | "flounce")[] | null;
+            swim_detail?: ("side_detail" | "centre_detail" | "shoulder_detail" | "drawn_waist" | "ruching" | "underwire" | "soft_cup" | "panel" | "thick_strap" | "thin_strap" | "high_leg" | "low_leg" | "side_ties" | "low_neck" | "high_neck" | "flounce" | "drape" | "lacing" | "open_sides" | "cut_out" | "skirted" | "crossed_front" | "tie_waist" | "compression" | "full_cup")[] | null;
             /** Cuffed */
             cuffed?: boolean | null;
             /** Open */
@@ -2879,6 +2912,16 @@ export interface components {
             ankle_strap?: boolean | null;
             /** Distressed */
             distressed?: boolean | null;
+            /** Pushed */
+            pushed?: boolean | null;
+            /** One Rolled */
+            one_rolled?: boolean | null;
+            /** Tapered */
+            tapered?: boolean | null;
+            /** Side Stripe */
+            side_stripe?: boolean | null;
+            /** Padded */
+            padded?: boolean | null;
             /** Colour */
             colour?: string | null;
             /** Acrylic Pct */
@@ -2933,6 +2976,8 @@ export interface components {
             recovery_pct?: number | null;
             /** Repeat Cm */
             repeat_cm?: number | null;
+            /** Second Colour Pct */
+            second_colour_pct?: number | null;
             /** Shaft Cm */
             shaft_cm?: number | null;
             /** Shaft Girth Cm */
@@ -2947,6 +2992,8 @@ export interface components {
             stretch_pct?: number | null;
             /** Thigh Cm */
             thigh_cm?: number | null;
+            /** Third Colour Pct */
+            third_colour_pct?: number | null;
             /** Torso Loop Cm */
             torso_loop_cm?: number | null;
             /** Under Bust Cm */
@@ -4781,7 +4828,10 @@ export interface components {
              *       "wants": [],
              *       "soften": [],
              *       "show": [],
-             *       "wont": []
+             *       "wont": [],
+             *       "style": [],
+             *       "reach": [],
+             *       "never": []
              *     }
              */
             aims: components["schemas"]["Aims"];
@@ -4805,6 +4855,7 @@ export interface components {
              *         "per": "season"
              *       },
              *       "seated": false,
+             *       "build": null,
              *       "minor": false,
              *       "guardian": ""
              *     }

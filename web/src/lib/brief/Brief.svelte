@@ -6,6 +6,7 @@
   import Colouring from "./Colouring.svelte";
   import type { ClientState } from "./client.svelte";
   import Trouble from "./Trouble.svelte";
+  import Several from "../ui/Several.svelte";
   import Week from "./Week.svelte";
 
   interface Props {
@@ -56,7 +57,7 @@
       soften: [...less(aims.soften), ...(to === "soften" ? [name] : [])] as never,
     });
   }
-  function toggle(list: "wants" | "wont", word: string) {
+  function toggle(list: "wants" | "wont" | "style", word: string) {
     const now = (aims[list] ?? []) as string[];
     held.aims({ [list]: now.includes(word) ? now.filter((one) => one !== word) : [...now, word] } as never);
   }
@@ -242,6 +243,37 @@
             onclick={() => toggle("wont", word)}>{said(word)}</button
           >
         {/each}
+      </div>
+      <p class="mt-3 font-semibold">Their own style</p>
+      <div class="mt-1 flex flex-wrap items-center gap-1.5">
+        {#each words.aims.style ?? [] as word (word)}
+          <button
+            class="press text-sm"
+            aria-pressed={(aims.style ?? []).includes(word as never)}
+            onclick={() => toggle("style", word)}>{said(word)}</button
+          >
+        {/each}
+        <label class="ml-2 flex items-center gap-1.5 text-sm">
+          will go
+          <select
+            class="field w-28"
+            value={aims.reach?.[0] ?? ""}
+            onchange={(event) =>
+              held.aims({ reach: (event.currentTarget.value ? [event.currentTarget.value] : []) as never })}
+          >
+            <option value="">not said</option>
+            {#each words.aims.reach ?? [] as word (word)}<option value={word}>{said(word)}</option>{/each}
+          </select>
+        </label>
+      </div>
+      <div class="mt-2 max-w-sm text-sm">
+        <Several
+          label="never wears"
+          value={(aims.never ?? []) as string[]}
+          choices={words.aims.never ?? []}
+          usual="nothing said"
+          onchange={(kinds) => held.aims({ never: kinds as never })}
+        />
       </div>
     </section>
     <Week state={held} {words} />

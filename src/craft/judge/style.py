@@ -1,0 +1,78 @@
+"""Style: the client's own, in a few plain words, how far they will go, and what they never wear."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Iterator
+
+from craft.cloth.colour import chroma
+from craft.cloth.words import said
+from craft.judge.aims import Aims
+from craft.judge.finding import Figure, Remark, con, pro
+from craft.judge.limits import WONT
+from craft.judge.rule import Subject
+from craft.look import Outfit
+from craft.look.readings import BASE, CLOTHES, SMALL
+
+rule = Subject("style", "The talk before the tape (1)")
+
+#: Detail from which a look is no longer plain, and from which it is bold; chroma from which a colour is (W).
+PLAIN_TO, BOLD_FROM, BOLD_CHROMA = 0.5, 0.9, 0.13
+#: Formality up to which a look is sporty, and from which it is not (0 to 4; W).
+SPORTY_TO, NOT_SPORTY = 1.5, 2.8
+#: How much a style word weighs for and against, and by how much more or less where the client keeps to what they wear, or
+#: will go far (W).
+FOR, AGAINST = 0.14, 0.16
+REACHES = {"as_ever": 1.5, "a_step": 1.0, "far": 0.5}
+_SOFT = frozenset({"draping", "satin", "chunky", "linen", "crochet"})
+_CRISP = frozenset({"structured", "rigid", "leather"})
+
+
+@rule("style.never", looks_at=CLOTHES, reads=("heel",), speaks_to=lambda of: bool(of.aims.never))
+def never(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A kind of piece that the client never wears decides alone."""
+    piece = next((piece for piece in outfit.pieces if piece.kind in aims.never), None)
+    if piece is not None:
+        text = f"This client never wears {said(piece.kind)}."
+        yield con(WONT, "style", ("whole", outfit.at("bust")), "Not one for it", text)
+
+
+def _structure(outfit: Outfit) -> float:
+    """How structured a look is, less how soft it is: pieces that hold their form against those that fall."""
+    worn = [piece for piece in outfit.pieces if piece.slot in (*BASE, "layer")]
+    crisp = sum(bool(piece.fabric & _CRISP) for piece in worn) + sum(layer.structured for layer in outfit.layers)
+    soft = sum(bool(piece.fabric & _SOFT) or piece.kind in ("knit", "cardigan", "kimono") for piece in worn)
+    return float(crisp - soft)
+
+
+def _brightest(outfit: Outfit) -> float:
+    return max((chroma(seen.colour) for seen in outfit.palette), default=0.0)
+
+
+#: What each word asks of a look: a figure, from which on it is so, up to which it is not; and which way it runs.
+_ASKS: dict[str, tuple[Callable[[Outfit], float], float, float]] = {
+    "plain": (lambda of: -of.detail, -PLAIN_TO, -BOLD_FROM),
+    "bold": (lambda of: of.detail + (1.0 if _brightest(of) >= BOLD_CHROMA else 0.0), BOLD_FROM, PLAIN_TO - 0.2),
+    "sharp": (_structure, 1.0, -1.0),
+    "soft": (lambda of: -_structure(of), 1.0, -1.0),
+    "sporty": (lambda of: -(of.formality or 2.0), -SPORTY_TO, -NOT_SPORTY),
+}
+
+
+@rule(
+    "style.own",
+    looks_at=(*CLOTHES, *SMALL),
+    reads=("detail", "palette", "formality", "heel"),
+    speaks_to=lambda of: bool(of.aims.style),
+)
+def own(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """What is in the client's own style, and what is out of it, the more as they keep to what they wear."""
+    reach = REACHES[next(iter(aims.reach), "a_step")]
+    for word in sorted(aims.style):
+        measure, enough, lacks = _ASKS[word]
+        reads, where = measure(outfit), ("whole", outfit.at("waist"))
+        held = Figure(f"how {word} it reads", reads, enough, "scale")
+        if reads >= enough:
+            yield pro(FOR, "style", where, f"In their style: {word}", f"It is {word}, as this client is.", held)
+        elif reads <= lacks:
+            text = f"It is not {word}, which this client is."
+            yield con(AGAINST * reach, "style", where, f"Out of their style: {word}", text, held)
