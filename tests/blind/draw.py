@@ -1,4 +1,4 @@
-"""Draws what a pair of judged looks leaves open, so that no habit of its writer does: body, companions and colours.
+"""Draws what a pair of judged looks, or a look with its verdict, leaves open, so that no habit of its writer does: body, companions and colours.
 
     python tests/blind/draw.py tests/blind/round_1.yaml > tests/cases/blind_1.yaml
 
@@ -45,7 +45,8 @@ BOTTOMS = (
     {"is": "trousers", "cut": "slim_straight", "hem": "ankle", "colour": "charcoal"},
 )
 COMPANIONS = {"~flat_shoe": FLAT, "~shoe": SHOES, "~top": TOPS, "~bottom": BOTTOMS}
-KEPT = ("of", "group", "say", "school", "why")
+KEPT = ("of", "group", "say", "says", "school", "why")
+PARTS = ("same", "better", "worse", "look")
 
 
 def drawn(pair: dict[str, Any]) -> dict[str, Any]:
@@ -66,15 +67,15 @@ def drawn(pair: dict[str, Any]) -> dict[str, Any]:
         return worn
 
     case = {"id": pair["id"], "client": client}
-    case |= {part: [piece(said) for said in pair[part]] for part in ("same", "better", "worse") if part in pair}
+    case |= {part: [piece(said) for said in pair[part]] for part in PARTS if part in pair}
     return case | {key: pair[key] for key in KEPT if key in pair}
 
 
 def main() -> None:
     """Print the cases of a file of pairs."""
-    pairs = yaml.safe_load(Path(sys.argv[1]).read_text(encoding="utf-8"))["pairs"]
+    told = yaml.safe_load(Path(sys.argv[1]).read_text(encoding="utf-8"))
     print(f"# Drawn from {sys.argv[1]} by tests/blind/draw.py; written before the engine was asked.\ncases:")
-    for pair in pairs:
+    for pair in (*told.get("pairs", ()), *told.get("verdicts", ())):
         line = yaml.safe_dump([drawn(pair)], default_flow_style=True, width=10**6, sort_keys=False, allow_unicode=True)
         print(f"- {line.strip()[1:-1]}")
 
