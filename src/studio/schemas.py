@@ -93,7 +93,7 @@ def _piece_fields() -> dict[str, Any]:
     fields |= {key: (_one_of(choices) | None, None) for key, choices in words.ONE_OF.items()}
     fields |= {key: (_some_of(choices) | None, None) for key, choices in words.SOME_OF.items()}
     fields |= dict.fromkeys(words.FLAGS, (bool | None, None))
-    fields["colour"] = (Annotated[str, StringConstraints(max_length=20)] | None, None)
+    fields |= dict.fromkeys(words.COLOUR_KEYS, (Annotated[str, StringConstraints(max_length=20)] | None, None))
     figures = sorted({figure for listed in FIGURES.values() for figure in listed})
     most = {key: POSSIBLE[words.unit_of(key) or "cm"][1] for key in figures}
     fields |= {key: (Annotated[float, Field(ge=0, le=most[key])] | None, None) for key in figures}

@@ -198,6 +198,9 @@ def test_a_moved_border_moves_only_the_rules_that_declare_it() -> None:
 
 def test_every_rule_speaks_of_some_look_and_is_found_under_its_subject() -> None:
     spoken = {rule.id for _, outfit, aims in judged_looks() for rule in RULES if rule.said_of(outfit, aims)}
+    # What a look of two tops says; looks are drawn with one.
+    under = compose(BODIES[0], Look.of([{"is": "jeans"}, {"is": "shirt"}, {"is": "knit"}]))
+    spoken |= {rule.id for rule in RULES if rule.said_of(under, Aims())}
     spoken |= {rule.id for before, _, _, aims in drawn() for rule in RULES if rule.said_of(before, aims)}
     assert [rule.id for rule in RULES if rule.id not in spoken] == []
     assert all(rule.says.endswith(".") and rule.source and rule.subject for rule in RULES)

@@ -294,9 +294,7 @@ def _rest(body: Body) -> Iterator[Number]:
     text = Sentence("Round your fullest calf, with room for a close leg inside.")
     yield _number(body, "shaft_girth_cm", "Boots", "shaft girth, tall", (girth + 0.5, girth + 4), text, ("calf",))
     text = Sentence("Your torso girth: a suit with a shorter loop pulls at shoulder and crotch.")
-    yield _number(
-        body, "torso_loop_cm", "One-pieces and swim", "torso loop", loop_for(body), text, ("torso_girth",)
-    )
+    yield _number(body, "torso_loop_cm", "One-pieces and swim", "torso loop", loop_for(body), text, ("torso_girth",))
     way = body.height("under_bust") - body.height("waist")
     text = Sentence.of("The way from waist to under-bust is {way}: a wider belt takes too much of it.", way=way)
     yield _number(

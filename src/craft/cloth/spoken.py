@@ -76,7 +76,6 @@ TRADE_NAMES: dict[str, dict[str, Any]] = {
     "moccasins": {"is": "loafers", "toe": "round"},
     "breton": {"is": "tee", "sleeve": "long", "neck": "boat", "pattern": "horizontal_stripe"},
     "breton top": {"is": "tee", "sleeve": "long", "neck": "boat", "pattern": "horizontal_stripe"},
-    "polo neck": {"is": "knit", "neck": "polo"},
     "roll neck": {"is": "knit", "neck": "polo"},
     "turtleneck": {"is": "knit", "neck": "polo"},
     "vest top": {"is": "tank"},
@@ -146,7 +145,13 @@ _TOGETHER: dict[str, tuple[tuple[str, str], ...]] = {
 #: The same for everything made of cloth.
 _OF_CLOTH: tuple[tuple[str, str], ...] = (
     *(("drape", "drape"), ("surface", ""), ("wash", ""), ("hem_finish", "hem"), ("runs", ""), ("sheerness", "")),
-    *(("band", "band"), ("pockets", "pockets"), ("sleeve_shape", "sleeve"), ("gathers", "gathers"), ("cut_out", "cut-out")),
+    *(
+        ("band", "band"),
+        ("pockets", "pockets"),
+        ("sleeve_shape", "sleeve"),
+        ("gathers", "gathers"),
+        ("cut_out", "cut-out"),
+    ),
 )
 _PARTED = re.compile(r"[,;.\n]+")
 

@@ -53,7 +53,8 @@ def draw_layer(outfit: Outfit, layer: WornLayer, at: int) -> tuple[Shape, ...]:
         areas = [(f"{key}_right", front), (f"{key}_left", [(-x, y) for x, y in front])]
         details: list[tuple[str, list[Point]]] = []
     else:
-        depth = NECK_DEPTH.get(layer.piece.kind, 14.0)
+        said = layer.piece.figure("neck_depth_cm")
+        depth = NECK_DEPTH.get(layer.piece.kind, 14.0) if said is None else said
         front = [(0.0, high - depth), *shoulder, *side]
         areas = [(key, front + mirrored(front[1:]))]
         details = [(f"{key}_front", [(0.0, high - depth), (0.0, layer.hem.cm)])]

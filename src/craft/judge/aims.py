@@ -112,7 +112,8 @@ class Aims:
                     raise UnknownAim(f"“{str(word)[:40]}” is not a known word for {key}.")
         known = tuple(sorted((axis, word) for axis, word in (colouring or {}).items() if word))
         zones = {key: frozenset(said.get(key, ())) for key in WORDS}
-        return cls(**zones, colouring=known)
+        wants, soften, show, wont, style, reach, never = zones.values()
+        return cls(wants, soften, show, wont, style, reach, never, known)
 
     def wanted(self, *aims: str) -> bool:
         """Whether any of these is wanted."""

@@ -168,6 +168,15 @@ def _drawing(piece: Piece, zone: str) -> str | None:
     return "texture" if "crochet" in piece.fabric else None
 
 
+@rule("attention.bag", looks_at=("bag",), reads=("heel",), speaks_to=lambda of: bool(of.aims.soften & {"hips", "seat"}))
+def bag(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A bright or shining bag pulls the eye to the hip it hangs at."""
+    piece = outfit.extras.get("bag")
+    if piece is not None and (chroma(piece.word("colour") or "brown") >= LEADS or is_metal(piece)):
+        text = "The bag hangs at the hip and is the brightest thing there."
+        yield con(0.18, "draws_to_zone", ("hips", outfit.at("hip")), "Bag draws to the hip", text)
+
+
 @rule("attention.detail", reads=("detail", "heel"), borders=(ENOUGH,))
 def detail(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """More asked of the eye than one look carries."""

@@ -10,6 +10,7 @@ from craft.judge.neck import FULL_BUST, full_bust
 from craft.judge.rule import Subject
 from craft.look import Outfit
 from craft.look.readings import BASE
+from craft.wear.openings import neck_of
 
 rule = Subject("beneath", "Front, back and beneath (23)")
 
@@ -31,6 +32,18 @@ def bra(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     elif full:
         text = "Unlifted, a full bust runs into the middle: a right size with a firm band lifts it."
         yield con(0.2 + wanted, "support", where, "Bust rests on the middle", text, held, also=("waist_lost",))
+
+
+@rule("beneath.collar", looks_at=("top",), reads=("heel",))
+def collar(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A collar that shows at the neck of a knit finishes it."""
+    tops = outfit.look.all("top")
+    if len(tops) < 2 or tops[-1].kind not in ("knit", "sweatshirt"):
+        return
+    shows = neck_of(tops[0]) in ("open_collar", "closed_collar") and neck_of(tops[-1]) in ("crew", "v", "scoop")
+    if shows:
+        text = "The collar of the shirt shows at the neck and finishes the knit."
+        yield pro(0.12, "third_piece", ("neck", outfit.at("shoulder")), "Collar shows", text)
 
 
 @rule("beneath.smooths", looks_at=("smoothing_shorts", *BASE), reads=("heel",))

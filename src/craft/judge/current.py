@@ -20,7 +20,12 @@ rule = Subject("current", f"Buying, and dressing up and down, as of {AS_OF} (20,
 BOTTOM = ("bottom", "one_piece")
 
 #: How a leg of today reads; shoes of today; layers that are worn with ease today, and from what volume (0 to 4; W).
-LEGS, SHOES, EASED_LAYERS, EASE = ("straight", "wide"), ("trainers", "loafers", "slingbacks", "mules"), ("blazer", "coat"), 2.4
+LEGS, SHOES, EASED_LAYERS, EASE = (
+    ("straight", "wide"),
+    ("trainers", "loafers", "slingbacks", "mules"),
+    ("blazer", "coat"),
+    2.4,
+)
 #: Cuts that read of some years ago.
 PAST_CUTS = ("peplum",)
 #: What each weighs (W).

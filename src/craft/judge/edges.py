@@ -176,13 +176,16 @@ def covers_seat(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     "edges.gap",
     about="boots",
     looks_at=("bottom", "one_piece", "shoes"),
-    reads=("skin", "below_hem"),
+    reads=("skin", "below_hem", "heel"),
     borders=(GAP_SHOWS,),
 )
 def leg_gap(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Bare leg between a hem and a boot is a part of its own."""
     bottom, shoes, bare = outfit.bottom, outfit.shoes, outfit.skin
     if bottom is None or not shoes.is_boot or bottom.inside or outfit.below_hem > bare:
+        return
+    if shoes.cover.cm > outfit.at("knee"):
+        # Above the knee the thigh that shows is read as leg (hems.over_knee).
         return
     ease, middle = shoes.shaft_ease or 0.0, bottom.hem.cm - bare / 2
     held = Figure("bare leg above the boot", bare, GAP_SHOWS.of(outfit))

@@ -66,7 +66,7 @@ def wide_leg_shoe(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield con(0.25, "foot_weight_answers", where, "Foot too light for the leg", text, held)
 
 
-@rule("feet.balance", looks_at=LEGS_AND_SHOES, reads=("above",), borders=(HEAVY,))
+@rule("feet.balance", looks_at=(*LEGS_AND_SHOES, "layer"), reads=("above",), borders=(HEAVY,))
 def balance(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Foot weight against a close leg and the ease above."""
     shoes, bottom, above = outfit.shoes, outfit.bottom, outfit.above
@@ -78,7 +78,11 @@ def balance(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         text = "The heavier shoe answers so much easy cloth."
         held = Figure("weight at the foot", shoes.weight, heavy, "scale")
         yield pro(0.22, "foot_weight_answers", where, "Foot answers the dress", text, held)
-    elif shoes.weight >= heavy and bottom.volume <= CARRIES and (above >= ANSWERED_BY or bottom.volume >= EASED):
+    elif (
+        shoes.weight >= heavy
+        and bottom.volume <= CARRIES
+        and (above >= ANSWERED_BY or bottom.volume >= EASED or any(layer.structured for layer in outfit.layers))
+    ):
         text = "The heavier shoe answers what is eased above and gives a close leg a base."
         held = Figure("weight at the foot", shoes.weight, heavy, "scale")
         yield pro(0.35, "foot_weight_answers", where, "Foot answers the top", text, held)

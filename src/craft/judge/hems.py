@@ -27,6 +27,8 @@ ON_THIGH = 6.0
 EXPOSED, TIGHT, EASED = 38.0, 1.0, 2.4
 #: Bare leg under a short hem from which it is read as leg, cm (W).
 PLENTY_BARE = 30.0
+#: So much bare thigh between a boot over the knee and a short hem still reads as one leg, cm (W).
+THIGH_SHOWS = 20.0
 #: Shorts that end less than this below the crotch are short in a heel of so much, those that end further than the third long
 #: in a flat, cm (brief, section 4: an inseam of 8 to 23, a centimetre or two longer in heels; W).
 SHORT_IN_HEELS, IN_HEELS, LONG_IN_FLATS = 9.0, 4.0, 20.0
@@ -65,6 +67,13 @@ def boot(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     if skirt is None or not shoes.is_boot or "tights" in outfit.extras:
         return
     gap, knee, hem = skirt.hem.cm - shoes.cover.cm, outfit.at("knee"), skirt.hem.cm
+    if shoes.cover.cm > knee and 0 < gap <= THIGH_SHOWS:
+        text = Sentence.of(
+            "The boot takes the leg up to {gap} under the short hem: one line, with a little thigh.", gap=gap
+        )
+        held = Figure("bare leg above the boot", gap, THIGH_SHOWS)
+        yield pro(0.3, "leg_line_whole", ("thighs", hem), "Boot up to the hem", text, held)
+        return
     held = Figure("bare leg above the boot", max(0.0, gap), GAP_SHOWS.of(outfit))
     if gap <= GAP_SHOWS.of(outfit):
         text = Sentence("The shaft passes under the hem: the leg stays one line.")

@@ -23,6 +23,8 @@ MEET, AT_WAIST, AT_HIP = 0.33, 7.0, 5.0
 #: Chroma up to which a colour is a quiet one, and from which it is a bright (OKLCH; W); so much lightness between the large
 #: areas is contrast enough to wake a look.
 QUIET, BRIGHT, CONTRAST = 0.065, 0.12, 0.38
+#: Two strong colours, from this chroma on, that lie further apart than this are unlike (OKLCH; colour distance; W).
+STRONG, CLASH = 0.09, 0.39
 #: The mean lightness of a look up to which it slims and from which it enlarges, to a client who wants to look slimmer (W).
 SLIMS, ENLARGES = 0.5, 0.62
 #: Surfaces that catch the light.
@@ -214,11 +216,11 @@ def clash(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Two large areas of strong colour, unlike and of one depth: neither leads."""
     large = [area for area in outfit.areas if area.piece.slot in LARGE and area.share >= 0.5]
     for one, two in combinations(large, 2):
-        if min(chroma(one.colour), chroma(two.colour)) < BRIGHT or min(one.tall, two.tall) < 15.0:
+        if min(chroma(one.colour), chroma(two.colour)) < STRONG or min(one.tall, two.tall) < 15.0:
             continue
         apart = difference(one.colour, two.colour)
-        if apart > 3 * ANSWERS and abs(one.lightness - two.lightness) < 0.2:
+        if apart > CLASH and abs(one.lightness - two.lightness) < 0.2:
             text = f"Two strong colours of one depth, {one.piece.kind} against {two.piece.kind}, and neither leads."
-            held = Figure("colour distance", apart, 3 * ANSWERS, "share")
+            held = Figure("colour distance", apart, CLASH, "share")
             yield con(0.2, "colour_unanswered", ("whole", min(one.low, two.high)), "Neither colour leads", text, held)
             return

@@ -28,6 +28,8 @@ SCALE = {"small_print": 1, "horizontal_stripe": 2, "vertical_stripe": 2, "check"
          "lettering": 3, "animal": 3, "large_print": 4}  # fmt: skip
 
 
+#: The zones that a fade draws to, by where it is.
+FADE_ON = {"thighs": ("thighs", "hips"), "seat": ("seat", "hips")}
 #: A pattern of this scale on speaks, and wants plain beside it.
 SPEAKS = 2
 
@@ -124,11 +126,13 @@ def draws(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 def fade(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Fading over a zone to soften draws the eye to it."""
     for zone in quiet_on(outfit, aims) if outfit.fades else ():
-        area = area_over(outfit, zone)
-        faded = area.piece.words("fade") if area else frozenset()
-        if zone in faded or (zone in ("hips", "thighs") and faded):
-            text = f"The wash is lightest at the {zone}, and the eye goes there."
-            yield con(0.35, "fade_draws_eye", (zone, height_of(outfit, zone)), "Fading draws the eye", text)
+        for place, zones in FADE_ON.items():
+            # What is faded at the seat is seen from behind: a coat covers it there, open or closed.
+            area = area_over(outfit, zone, behind=place == "seat") if zone in zones else None
+            if area is not None and place in area.piece.words("fade"):
+                text = f"The wash is lightest at the {place}, and the eye goes there."
+                yield con(0.35, "fade_draws_eye", (zone, height_of(outfit, zone)), "Fading draws the eye", text)
+                break
 
 
 @rule("pattern.two", reads=("areas", "heel"))

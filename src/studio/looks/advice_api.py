@@ -143,9 +143,9 @@ def _listed(how: str, titles: list[str]) -> list[str]:
 
 @router.post("/clients/{uuid:client_id}/profile", response=ProfileOut)
 def profile(request: MemberRequest, client_id: UUID, given: Pieces) -> Any:
-    """These pieces on the client's body, from the side."""
-    shapes = services.profile_for(request.user, client_id, _asked(given))
-    return answer(ProfileOut(shapes=[drawn(shape) for shape in shapes]))
+    """These pieces on the client's body, turned: from the side and from behind."""
+    side, back = services.turned_for(request.user, client_id, _asked(given))
+    return answer(ProfileOut(shapes=[drawn(shape) for shape in side], back=[drawn(shape) for shape in back]))
 
 
 @router.post("/clients/{uuid:client_id}/tuck", response=HowTo)

@@ -17,6 +17,7 @@ from craft.assessment import Assessment, assess
 from craft.body import Body
 from craft.cloth import Piece
 from craft.draw import Shape
+from craft.draw.back import draw_back
 from craft.draw.how_to import TuckStep, tuck_steps
 from craft.draw.profile import draw_profile
 from craft.formats.look_form import LookFacts
@@ -120,10 +121,11 @@ def views_for(member: Member, client_id: Any, asked: Question) -> tuple[Worn, tu
     return on, other_views(on.body, on.look, on.schools, on.aims)
 
 
-def profile_for(member: Member, client_id: Any, asked: Question) -> tuple[Shape, ...]:
-    """What is on, from the side. Raises UnknownWord."""
+def turned_for(member: Member, client_id: Any, asked: Question) -> tuple[tuple[Shape, ...], tuple[Shape, ...]]:
+    """What is on, from the side and from behind. Raises UnknownWord."""
     on = worn_by(member, client_id, asked)
-    return draw_profile(compose(on.body, on.look, on.schools))
+    outfit = compose(on.body, on.look, on.schools)
+    return draw_profile(outfit), draw_back(outfit)
 
 
 def how_to_tuck(member: Member, client_id: Any, asked: Question) -> tuple[TuckStep, ...]:

@@ -208,9 +208,10 @@ class TuckStepOut(Copied):
 
 
 class ProfileOut(BaseModel):
-    """The side outline: x forward of the plumb line through the ankle, cm."""
+    """The figure turned: the side outline, x forward of the plumb line through the ankle, cm; and the back."""
 
     shapes: list[DrawnShape]
+    back: list[DrawnShape]
 
 
 class HowTo(BaseModel):

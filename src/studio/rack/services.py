@@ -9,7 +9,7 @@ from uuid import UUID
 from django.db import transaction
 
 from craft.cloth import Piece
-from craft.cloth.quick import read_line
+from craft.cloth.quick import read_entry
 from craft.fit import Landed
 from craft.formats.rack_csv import PieceTable, read_pieces, write_pieces
 from craft.formats.rack_form import Facts, FiledPiece
@@ -21,17 +21,22 @@ from studio.shopping.services import Shopper, land_on, shopper_of
 
 
 def hang_line(member: Member, client_id: Any, line: str, piece_id: UUID) -> RackPiece:
-    """Hang a piece said in one line; handing the same one in twice hangs it once.
+    """Hang a piece said in one line; handing the same one in twice hangs it once. What is not understood is kept as a note.
 
     Raises NotUnderstood, UnknownWord or Http404; then nothing is written.
     """
     client: Client = Client.objects.of(member).not_removed().select_related("studio").get_or_404(id=client_id)
-    piece = read_line(line, client.studio.unit)
+    entry = read_entry(line, client.studio.unit)
+    facts = Facts(note=f"Ask: {entry.note}" if entry.note else "")
     held, _ = RackPiece.objects.get_or_create(
         id=piece_id,
         studio_id=member.studio_id,
         client=client,
-        defaults={"piece": piece.described(), "changed_by": member},
+        defaults={
+            "piece": entry.piece.described(),
+            "facts": facts.model_dump(mode="json", exclude_defaults=True),
+            "changed_by": member,
+        },
     )
     return held
 

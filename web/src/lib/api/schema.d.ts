@@ -648,7 +648,7 @@ export interface paths {
         put?: never;
         /**
          * Profile
-         * @description These pieces on the client's body, from the side.
+         * @description These pieces on the client's body, turned: from the side and from behind.
          */
         post: operations["studio_looks_advice_api_profile"];
         delete?: never;
@@ -2924,6 +2924,10 @@ export interface components {
             padded?: boolean | null;
             /** Colour */
             colour?: string | null;
+            /** Second Colour */
+            second_colour?: string | null;
+            /** Third Colour */
+            third_colour?: string | null;
             /** Acrylic Pct */
             acrylic_pct?: number | null;
             /** Back Rise Cm */
@@ -3559,11 +3563,13 @@ export interface components {
         };
         /**
          * ProfileOut
-         * @description The side outline: x forward of the plumb line through the ankle, cm.
+         * @description The figure turned: the side outline, x forward of the plumb line through the ankle, cm; and the back.
          */
         ProfileOut: {
             /** Shapes */
             shapes: components["schemas"]["DrawnShape"][];
+            /** Back */
+            back: components["schemas"]["DrawnShape"][];
         };
         /** HowTo */
         HowTo: {

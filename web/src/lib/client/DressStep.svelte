@@ -64,7 +64,7 @@
           chosen={dressing.chosen}
           onchoose={choose}
           table={open ? table : undefined}
-          side={dressing.profiled}
+          turned={dressing.turned}
         />{/if}
     {/snippet}
     {#snippet side()}
@@ -100,9 +100,13 @@
           <span class="ml-auto flex shrink-0 gap-1 pl-4 text-sm">
             <button
               class="quiet"
-              aria-pressed={dressing.profiled}
-              onclick={() => (dressing.profiled = !dressing.profiled)}
-              >Side <span class="key letter">S</span></button
+              aria-pressed={dressing.turned === "side"}
+              onclick={() => dressing.turn("side")}>Side <span class="key letter">S</span></button
+            >
+            <button
+              class="quiet"
+              aria-pressed={dressing.turned === "back"}
+              onclick={() => dressing.turn("back")}>Back <span class="key letter">B</span></button
             >
             <button
               class="quiet"

@@ -59,7 +59,7 @@
           value={value(row.key)}
           choices={row.choices}
           usual={row.usual ?? usual(row.key)}
-          swatches={row.key === "colour" ? swatches : undefined}
+          swatches={row.key.endsWith("colour") ? swatches : undefined}
           onchange={(word) => change(row.key, word)}
         />
       {/each}

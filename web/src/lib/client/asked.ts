@@ -34,6 +34,12 @@ export function asked(words: Vocabulary, place: Slot, kind: string): Row[] {
     "colour",
     words.colours.map((c) => c.name),
   );
+  const second = one(
+    "second_colour",
+    "with",
+    words.colours.map((c) => c.name),
+    "no other",
+  );
   const pattern = one("pattern", "pattern", of("pattern"), "plain");
   const belted = one("belted", "belted", of("belted"), "no");
   const untucked = of("tuck").filter((word) => word !== "none");
@@ -41,40 +47,51 @@ export function asked(words: Vocabulary, place: Slot, kind: string): Row[] {
     case "top":
       return [
         ...[one("fit"), one("tuck", "tuck", untucked, "untucked"), ends(ON_TOP), one("neck"), one("sleeve")],
-        ...[one("cut", "cut", words.top_cuts), colour, pattern],
+        ...[one("cut", "cut", words.top_cuts), one("sleeve_shape", "sleeves"), colour, second, pattern],
       ];
     case "layer":
       return [
         ...[one("fit"), ends([...ON_TOP, ...ON_KNEE, ...ON_LEG]), one("sleeve")],
-        ...[one("cut", "cut", words.top_cuts), belted, colour, pattern],
+        ...[one("cut", "cut", words.top_cuts), belted, colour, second, pattern],
       ];
     case "one_piece":
       return [
         ...[one("cut", "cut", row?.has_legs ? words.leg_cuts : words.skirt_cuts), one("fit")],
-        ...[ends(["mid_thigh", ...ON_KNEE, ...ON_LEG]), one("neck"), one("sleeve"), belted, colour, pattern],
+        ...[
+          ends(["mid_thigh", ...ON_KNEE, ...ON_LEG]),
+          one("neck"),
+          one("sleeve"),
+          belted,
+          colour,
+          second,
+          pattern,
+        ],
       ];
     case "bottom":
       return row?.has_legs
         ? [
             ...[one("cut", "cut", words.leg_cuts), one("rise"), ends(ON_LEG), one("fit")],
-            ...[one("worn", "boots", of("worn"), "over"), pattern, colour],
+            ...[one("worn", "boots", ["inside", "outside"], "over"), one("band"), one("pockets")],
+            ...[pattern, colour, second],
           ]
         : [
             ...[one("cut", "cut", words.skirt_cuts), ends(["mid_thigh", ...ON_KNEE, ...ON_LEG])],
-            ...[one("fit"), pattern, colour],
+            ...[one("fit"), one("rise"), one("band"), pattern, colour, second],
           ];
     case "shoes":
       return [
         ...[one("heel"), one("toe"), one("bulk", "weight"), one("heel_shape", "shape")],
-        ...(row?.is_boot ? [one("shaft")] : []),
-        colour,
+        ...(row?.is_boot ? [one("shaft")] : [one("vamp")]),
+        ...[colour, pattern],
       ];
     default:
       return [
         ...(place === "belt" ? [one("belted", "width")] : []),
         ...(place === "necklace" ? [one("drop")] : []),
-        ...(row?.slot === "swim" ? [one("neck")] : []),
-        ...[colour, pattern],
+        ...(row?.slot === "swim" ? [one("neck"), one("rise")] : []),
+        ...(place === "bra" ? [one("lift")] : []),
+        ...(place === "bag" ? [one("size")] : []),
+        ...[colour, second, pattern],
       ];
   }
 }

@@ -9,8 +9,8 @@ export class Dressing {
   chosen = $state<Slot | null>(null);
   /** What is said beside the figure: the reasons, ways to mend, or what other schools would say. */
   aside = $state<"reasons" | "ways" | "views">("reasons");
-  /** The side outline is shown too. */
-  profiled = $state(false);
+  /** What is shown beside the front. */
+  turned = $state<"side" | "back" | null>(null);
 
   constructor(
     readonly table: LookTable,
@@ -43,6 +43,11 @@ export class Dressing {
     this.aside = this.aside === what ? "reasons" : what;
   }
 
+  /** Turn the figure to its side or its back, or to the front alone again. */
+  turn(to: "side" | "back"): void {
+    this.turned = this.turned === to ? null : to;
+  }
+
   reasons = (): void => {
     this.aside = "reasons";
   };
@@ -64,7 +69,8 @@ export class Dressing {
       m: () => this.mendFirst(),
       w: () => this.beside("ways"),
       v: () => this.beside("views"),
-      s: () => (this.profiled = !this.profiled),
+      s: () => this.turn("side"),
+      b: () => this.turn("back"),
     };
   }
 

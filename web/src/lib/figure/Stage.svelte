@@ -16,10 +16,10 @@
     onchoose: (slot: Slot) => void;
     /** The look whose hems can be taken hold of here, if they can. */
     table?: LookTable;
-    /** Show the side outline beside the front. */
-    side?: boolean;
+    /** What is shown beside the front: the side outline or the back. */
+    turned?: "side" | "back" | null;
   }
-  const { assessment, name, chosen, onchoose, table, side = false }: Props = $props();
+  const { assessment, name, chosen, onchoose, table, turned = null }: Props = $props();
   const scale = useScale();
   /** The body stands still while a hem moves: its marks are drawn anew only when they changed. */
   const landmarks = $derived(assessment.landmarks);
@@ -30,13 +30,15 @@
   $effect(() => {
     scale.tall = assessment.stature + assessment.lift + 3;
   });
-  $effect(() => (side && table ? table.profile.watch() : undefined));
+  $effect(() => (turned && table ? table.profile.watch() : undefined));
   const room = $derived(scale.width - RULE - 104 - LABELS);
-  const profile = $derived(side ? (table?.profile.told ?? null) : null);
-  /** Half of a front with its arms, and what a side takes before and behind its plumb line, cm. */
-  const [FRONT, BEHIND, BEFORE] = [31, 19, 24];
+  const told = $derived(turned ? (table?.profile.told ?? null) : null);
+  const beside = $derived(turned === "back" ? (told?.back ?? null) : (told?.shapes ?? null));
+  /** Half of a front with its arms; what a side takes before and behind its plumb line, or a back each side of its middle, cm. */
+  const FRONT = 31;
+  const [BEHIND, BEFORE] = $derived(turned === "back" ? [FRONT, FRONT] : [19, 24]);
   const both = $derived((2 * FRONT + BEHIND + BEFORE) * scale.perCm <= room);
-  const spread = $derived(profile && both ? (BEHIND + BEFORE) * scale.perCm : 0);
+  const spread = $derived(beside && both ? (BEHIND + BEFORE) * scale.perCm : 0);
   const middle = $derived(RULE + 104 + (room - spread) / 2);
   /** Where the side's plumb line stands: beside the front, or in its place where there is no room for both. */
   const plumb = $derived(both ? middle + (FRONT + BEHIND) * scale.perCm : middle);
@@ -45,10 +47,10 @@
 <div class="relative h-full min-h-0" bind:clientHeight={scale.height} bind:clientWidth={scale.width}>
   <svg width={scale.width} height={scale.height} role="img" aria-labelledby="figure-name">
     <title id="figure-name"
-      >{name}, {profile ? "front and side" : "front view"} at true scale; the edges are listed after the picture.</title
+      >{name}, {beside ? `front and ${turned}` : "front view"} at true scale; the edges are listed after the picture.</title
     >
-    {#if !profile || both}<Figure shapes={assessment.shapes} {middle} {chosen} {onchoose} />{/if}
-    {#if profile}<Figure shapes={profile} middle={plumb} {chosen} {onchoose} id="side" />{/if}
+    {#if !beside || both}<Figure shapes={assessment.shapes} {middle} {chosen} {onchoose} />{/if}
+    {#if beside}<Figure shapes={beside} middle={plumb} {chosen} {onchoose} id="turned" />{/if}
     <Edges
       edges={assessment.edges}
       from={RULE + 108}

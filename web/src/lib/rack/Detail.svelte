@@ -42,6 +42,19 @@
       notice.say("On the list of what is due, in a week.", { name: "Undo", run: back });
     }
   }
+
+  /** The shades of a picture as a piece's ground, second and third colour, with what each takes. */
+  function taken(shades: { colour: string; share: number }[]) {
+    const [ground, second, third] = shades;
+    const pct = (share: number) => Math.round(100 * share);
+    return {
+      colour: ground?.colour,
+      second_colour: second?.colour ?? null,
+      second_colour_pct: second ? pct(second.share) : null,
+      third_colour: third?.colour ?? null,
+      third_colour_pct: third ? pct(third.share) : null,
+    };
+  }
 </script>
 
 <section
@@ -87,6 +100,8 @@
       of={piece.title}
       onpick={(colour) =>
         void rack.change({ piece: { ...piece.piece, colour } }, `the ${piece.title}’s colour`)}
+      onpalette={(shades) =>
+        void rack.change({ piece: { ...piece.piece, ...taken(shades) } }, `the ${piece.title}’s colours`)}
       onchange={() => void rack.load()}
     />
   </div>

@@ -13,9 +13,11 @@
     small?: boolean;
     /** Called with a colour that was picked, where one may be. */
     onpick?: (colour: string) => void;
+    /** Called with the largest shades and their shares, to take them as ground, second and third. */
+    onpalette?: (shades: { colour: string; share: number }[]) => void;
     onchange?: () => void;
   }
-  const { path, of, small = false, onpick, onchange }: Props = $props();
+  const { path, of, small = false, onpick, onpalette, onchange }: Props = $props();
   let pictures = $state.raw<Schemas["PictureOut"][]>([]);
   let trouble = $state<string | null>(null);
   let busy = $state(false);
@@ -134,6 +136,11 @@
               {shade.near.replaceAll("_", " ")}
             </button>
           {/each}
+          {#if onpalette && shown.palette.length > 1}
+            <button class="press" onclick={() => onpalette(shown.palette.slice(0, 3))}
+              >Take the {Math.min(3, shown.palette.length)} largest</button
+            >
+          {/if}
           <span class="w-full text-bark">Click the cloth or a shade to make it the piece’s colour.</span>
         {/if}
         <button class="quiet" onclick={() => void remove(shown.id)}>Take it away</button>

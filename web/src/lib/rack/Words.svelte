@@ -12,13 +12,13 @@
   const { rack, piece, words }: Props = $props();
   const CLOTH = ["pattern", "runs", "drape", "sheerness", "surface"];
   const BY_SLOT: Record<string, string[]> = {
-    bottom: ["cut", "fit", "rise", "hem", "wash", "hem_finish", ...CLOTH],
-    top: ["cut", "fit", "neck", "sleeve", "hem", ...CLOTH],
-    layer: ["cut", "fit", "neck", "sleeve", "hem", ...CLOTH],
-    one_piece: ["cut", "fit", "neck", "sleeve", "hem", ...CLOTH],
-    shoes: ["toe", "bulk", "heel", "heel_shape", "shaft"],
-    swim: ["neck", ...CLOTH],
-    extra: ["belted", "drop", "pattern"],
+    bottom: ["cut", "fit", "rise", "hem", "band", "pockets", "wash", "hem_finish", ...CLOTH],
+    top: ["cut", "fit", "neck", "sleeve", "sleeve_shape", "hem", "gathers", "cut_out", ...CLOTH],
+    layer: ["cut", "fit", "neck", "sleeve", "sleeve_shape", "hem", ...CLOTH],
+    one_piece: ["cut", "fit", "neck", "sleeve", "sleeve_shape", "hem", "gathers", "cut_out", ...CLOTH],
+    shoes: ["toe", "bulk", "heel", "heel_shape", "shaft", "vamp", "surface", "pattern"],
+    swim: ["neck", "rise", "hem", ...CLOTH],
+    extra: ["belted", "drop", "size", "lift", "surface", "pattern"],
   };
   const held = $derived(piece.piece as Record<string, unknown>);
   const asked = $derived(BY_SLOT[piece.slot] ?? []);
@@ -50,6 +50,24 @@
         >{/each}
     </select>
   </label>
+  {#each ["second_colour", "third_colour"] as key (key)}
+    <label class="text-sm text-bark first-letter:uppercase">
+      {said(key)}
+      <select
+        class="field text-walnut"
+        data-word-of={key}
+        value={held[key] ?? ""}
+        onchange={(event) => set(key, event.currentTarget.value)}
+      >
+        <option value="">none</option>
+        {#if String(held[key] ?? "").startsWith("#")}<option value={held[key]}
+            >{held[key]}, of its picture</option
+          >{/if}
+        {#each words.colours as colour (colour.name)}<option value={colour.name}>{said(colour.name)}</option
+          >{/each}
+      </select>
+    </label>
+  {/each}
   {#each asked as key (key)}
     <label class="text-sm text-bark first-letter:uppercase">
       {said(key)}

@@ -33,6 +33,7 @@
     ["M", "apply the first mend in sight"],
     ["W", "ways to mend; again, the reasons"],
     ["S", "the side outline too"],
+    ["B", "the back too"],
     ["V", "what other schools would say"],
     ["↑ ↓", "on a hem: nudge it; with Shift, further"],
     ["N", "name the look"],
