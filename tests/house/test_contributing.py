@@ -40,7 +40,7 @@ ADDED = {
             (
                 "src/craft/cloth/kinds.py",
                 '    Kind("duster", ',
-                '    Kind("cape", "layer", "shoulder", _TRUNK, hem="hip", sleeve="none", colour="navy",'
+                '    Kind("shrug", "layer", "shoulder", _TRUNK, hem="hip", sleeve="none", colour="navy",'
                 " formality=2.2, clo=(0.3, 0.4)),\n",
             )
         ],
@@ -48,8 +48,8 @@ ADDED = {
         + """
 from craft.cloth.quick import read_line
 from craft.draw import draw_look
-assert read_line("navy cape").kind == "cape"
-outfit = compose(body, Look.of([{"is": "jeans"}, {"is": "tee"}, {"is": "cape"}]))
+assert read_line("navy shrug").kind == "shrug"
+outfit = compose(body, Look.of([{"is": "jeans"}, {"is": "tee"}, {"is": "shrug"}]))
 assert any(edge.slot == "layer" for edge in outfit.edges)
 assert any(shape.slot == "layer" for shape in draw_look(outfit))
 assert judge(outfit).verdict

@@ -52,15 +52,16 @@ def test_the_same_line_handed_in_twice_hangs_once_and_nonsense_hangs_nothing(hou
     assert [hang(house, "white tee", same).status_code for _ in range(2)] == [201, 201]
     assert len(rack(house)) == 1
     for line, says in (
-        ("glittering tee", "not understood"),
         ("blue", "names no piece"),
-        ("tee; jeans", "not understood"),
+        ("tee; jeans", "one piece a line"),
         ("white tee, shaft height 38", "not a known figure"),
         ("", "one piece a line"),
     ):
         refused = hang(house, line)
         assert refused.status_code == 422 and says in refused.told["message"], line
     assert len(rack(house)) == 1
+    noted = hang(house, "glittering tee").told
+    assert noted["piece"]["is"] == "tee" and noted["facts"]["note"] == "Ask: glittering"
 
 
 def test_a_piece_is_changed_in_place_and_two_at_once_are_told(house: House) -> None:

@@ -180,7 +180,7 @@ def _darker(outfit: Outfit, aims: Aims) -> Iterator[Swap]:
     light = next((area for area in areas if area is not None and area.lightness > DARK), None)
     if light is not None:
         text = Sentence.of(f"{_one(light.piece.kind, 'dark')}, say in navy, to recede.")
-        yield light.piece.slot, {"colour": "navy"}, text
+        yield place_of(light.piece), {"colour": "navy"}, text
 
 
 def _surfaces(outfit: Outfit) -> Iterator[Swap]:
@@ -198,7 +198,7 @@ def _cloths(outfit: Outfit) -> Iterator[Swap]:
         if shows:
             firm = tuple(sorted(area.piece.fabric - _SHOWS))
             text = Sentence.of(f"{_one(area.piece.kind)} in firmer, opaque cloth.")
-            yield area.piece.slot, {"fabric": firm or None, "sheerness": None, "weight_gsm": None}, text
+            yield place_of(area.piece), {"fabric": firm or None, "sheerness": None, "weight_gsm": None}, text
     bottom = outfit.bottom
     if bottom is not None and bottom.has_legs and "stretch" not in bottom.piece.fabric:
         firm = tuple(sorted((bottom.piece.fabric - {"rigid"}) | {"stretch"}))

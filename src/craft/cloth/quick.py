@@ -7,7 +7,7 @@ from typing import NamedTuple
 from craft.cloth.description import find_cloth, find_figures
 from craft.cloth.kinds import FIGURES, KIND, KINDS
 from craft.cloth.piece import Piece
-from craft.cloth.spoken import hear
+from craft.cloth.spoken import hear, kind_of
 from craft.cloth.words import figure_name, said
 from craft.errors import NotUnderstood, UnknownWord
 from craft.units import Unit
@@ -52,7 +52,8 @@ def _read(line: str, unit: Unit, notes: list[str] | None) -> Piece:
     if unread:
         raise NotUnderstood(f"“{unread[0][:60]}” is not a length.")
     heard = hear(" ".join(rest.replace(",", " ").replace(";", " ").split()), KINDS, notes)
-    if len(heard) != 1:
+    second = any(kind_of(note.split(), KINDS)[0] for note in notes or ())
+    if len(heard) != 1 or second:
         raise NotUnderstood("Say one piece a line: jeans, tee, loafers.")
     described = heard[0]
     known = FIGURES[KIND[described["is"]].slot]

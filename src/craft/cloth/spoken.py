@@ -171,7 +171,7 @@ def hear(
         tokens = [token for token in part.split() if token]
         if not tokens:
             continue
-        piece, rest = _kind_of(tokens, kinds)
+        piece, rest = kind_of(tokens, kinds)
         if piece is None:
             # Said apart from its piece: it belongs to the one before, or waits for the first.
             if pieces:
@@ -189,7 +189,7 @@ def hear(
     return pieces
 
 
-def _kind_of(tokens: list[str], kinds: Mapping[str, tuple[str, ...]]) -> tuple[dict[str, Any] | None, list[str]]:
+def kind_of(tokens: list[str], kinds: Mapping[str, tuple[str, ...]]) -> tuple[dict[str, Any] | None, list[str]]:
     """What piece the words name, with what its name means besides, and the words that are left."""
     heard = {kind for listed in kinds.values() for kind in listed}
     known: dict[str, dict[str, Any]] = {name: {"is": kind} for name, kind in _KIND_AS.items() if kind in heard}
