@@ -13,6 +13,8 @@ from craft.wear.openings import sleeve_share
 STANDS_OFF, BY_VOLUME = 0.9, 0.9
 #: Half the gap of an open front at chest and hem, as a share of the half breadth.
 GAP_TOP, GAP_HEM = 0.30, 0.62
+#: A neck at most this deep is drawn round, cm.
+ROUND_TO = 6.0
 #: How deep a closed front opens at the neck, cm, by kind.
 NECK_DEPTH = {"blazer": 26.0, "waistcoat": 24.0, "coat": 20.0, "cardigan": 20.0, "jacket": 9.0, "gilet": 6.0}
 
@@ -55,7 +57,9 @@ def draw_layer(outfit: Outfit, layer: WornLayer, at: int) -> tuple[Shape, ...]:
     else:
         said = layer.piece.figure("neck_depth_cm")
         depth = NECK_DEPTH.get(layer.piece.kind, 14.0) if said is None else said
-        front = [(0.0, high - depth), *shoulder, *side]
+        # A shallow neck runs round; a deep one meets in a point.
+        dip: list[Point] = [(neck * 0.6, high - 0.75 * depth)] if depth <= ROUND_TO else []
+        front = [(0.0, high - depth), *dip, *shoulder, *side]
         areas = [(key, front + mirrored(front[1:]))]
         details = [(f"{key}_front", [(0.0, high - depth), (0.0, layer.hem.cm)])]
     if layer.belted:

@@ -34,14 +34,16 @@
   const room = $derived(scale.width - RULE - 104 - LABELS);
   const told = $derived(turned ? (table?.profile.told ?? null) : null);
   const beside = $derived(turned === "back" ? (told?.back ?? null) : (told?.shapes ?? null));
-  /** Half of a front with its arms; what a side takes before and behind its plumb line, or a back each side of its middle, cm. */
-  const FRONT = 31;
-  const [BEHIND, BEFORE] = $derived(turned === "back" ? [FRONT, FRONT] : [19, 24]);
-  const both = $derived((2 * FRONT + BEHIND + BEFORE) * scale.perCm <= room);
-  const spread = $derived(beside && both ? (BEHIND + BEFORE) * scale.perCm : 0);
+  /** Half of what a front takes with its arms; what a side takes before and behind its plumb line, cm. */
+  const front = $derived(
+    1 + Math.max(...assessment.shapes.flatMap(({ points }) => points.map(([x]) => x ?? 0))),
+  );
+  const [behind, before] = $derived(turned === "back" ? [front, front] : [19, 24]);
+  const both = $derived((2 * front + behind + before) * scale.perCm <= room);
+  const spread = $derived(beside && both ? (behind + before) * scale.perCm : 0);
   const middle = $derived(RULE + 104 + (room - spread) / 2);
   /** Where the side's plumb line stands: beside the front, or in its place where there is no room for both. */
-  const plumb = $derived(both ? middle + (FRONT + BEHIND) * scale.perCm : middle);
+  const plumb = $derived(both ? middle + (front + behind) * scale.perCm : middle);
 </script>
 
 <div class="relative h-full min-h-0" bind:clientHeight={scale.height} bind:clientWidth={scale.width}>
@@ -50,7 +52,12 @@
       >{name}, {beside ? `front and ${turned}` : "front view"} at true scale; the edges are listed after the picture.</title
     >
     {#if !beside || both}<Figure shapes={assessment.shapes} {middle} {chosen} {onchoose} />{/if}
-    {#if beside}<Figure shapes={beside} middle={plumb} {chosen} {onchoose} id="turned" />{/if}
+    {#if beside}
+      <Figure shapes={beside} middle={plumb} {chosen} {onchoose} id="turned" />
+      <text x={plumb} y="11" text-anchor="middle" class="fill-bark text-xs"
+        >{turned === "back" ? "from behind" : "from the side"}</text
+      >
+    {/if}
     <Edges
       edges={assessment.edges}
       from={RULE + 108}
