@@ -32,7 +32,8 @@ class Piece:
     _words: Mapping[str, Any] = field(init=False, repr=False, compare=False)
     _figures: Mapping[str, float] = field(init=False, repr=False, compare=False)
     _hash: int = field(init=False, repr=False, compare=False)
-    #: Its slot, what rules call it, and the words of its cloth. A top that is worn over another is a layer.
+    #: Its slot, what rules call it (with the marks that it says), and the words of its cloth. A top that is worn over another
+    #: is a layer.
     slot: Slot = field(init=False, repr=False, compare=False)
     seen_as: frozenset[str] = field(init=False, repr=False, compare=False)
     fabric: frozenset[str] = field(init=False, repr=False, compare=False)
@@ -44,7 +45,9 @@ class Piece:
         row = KIND[self.kind]
         over = row.slot == "top" and self._words.get("worn") == "over"
         object.__setattr__(self, "slot", "layer" if over else row.slot)
-        object.__setattr__(self, "seen_as", frozenset({"layer"}) if over else row.seen_as)
+        marks = {key for key in words.MARKS if key in self._words}
+        seen_as = frozenset({"layer"}) if over else row.seen_as
+        object.__setattr__(self, "seen_as", seen_as | marks if marks else seen_as)
         object.__setattr__(self, "fabric", self.words("fabric"))
 
     def __hash__(self) -> int:

@@ -89,6 +89,9 @@ FLAGS = (
 #: The colours a piece may have: its ground, and up to two more that are printed, woven or sewn on it.
 COLOUR_KEYS = ("colour", "second_colour", "third_colour")
 
+#: Words that few pieces say and whole rules are about: a rule is not asked of a look without them.
+MARKS = ("pattern", "second_colour", "side_stripe", "pockets", "band", "fade")
+
 #: Figures of a piece end in their unit: cm, per cent, grams a square metre.
 UNITS = {"_cm": "cm", "_pct": "%", "_gsm": "g/m²"}
 

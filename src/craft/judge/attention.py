@@ -111,7 +111,7 @@ POCKETS_FLATTER, POCKETS_WIDEN = ("seat_high",), ("seat_low", "seat_wide")
 POCKETS_ON = {"hip": "hips", "chest": "bust", "thigh": "thighs"}
 
 
-@rule("attention.pockets", looks_at=CLOTHES, reads=("areas",))
+@rule("attention.pockets", about="pockets", looks_at=CLOTHES, reads=("areas",))
 def pockets(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Pockets draw the eye to where they lie; behind, high and middling ones flatter, low and wide ones do not."""
     for area in outfit.areas:

@@ -46,7 +46,7 @@ def collar(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield pro(0.12, "third_piece", ("neck", outfit.at("shoulder")), "Collar shows", text)
 
 
-@rule("beneath.smooths", looks_at=("smoothing_shorts", *BASE), reads=("heel",))
+@rule("beneath.smooths", about="smoothing_shorts", looks_at=("smoothing_shorts", *BASE), reads=("heel",))
 def smooths(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A smoothing layer under bias satin or clinging cloth keeps lines from showing: by choice."""
     bottom = outfit.bottom

@@ -167,7 +167,7 @@ def _crops(layer: WornLayer) -> bool:
     return layer.piece.word("cut") == "cropped" or not layer.open
 
 
-@rule("layers.under", looks_at=("layer", *BASE), reads=("heel",))
+@rule("layers.under", about="layer", looks_at=("layer", *BASE), reads=("heel",))
 def under_short(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """What hangs out under a short layer makes a second edge just below it; a back tuck keeps it clean behind."""
     layer, top = outfit.outer, outfit.top

@@ -20,6 +20,9 @@ rule = Subject("palette", "Colour in a wardrobe (19)")
 #: A light and a dark area this far apart in lightness draw a line where they meet; so near to the waist it marks it, so near
 #: to the hip it widens it (OKLCH lightness, cm; W).
 MEET, AT_WAIST, AT_HIP = 0.33, 7.0, 5.0
+#: What ends this near to the band meets what is below it, cm (W).
+REACHES = 12.0
+UPPER = ("top", "one_piece", "layer")
 #: Chroma up to which a colour is a quiet one, and from which it is a bright (OKLCH; W); so much lightness between the large
 #: areas is contrast enough to wake a look.
 QUIET, BRIGHT, CONTRAST = 0.065, 0.12, 0.38
@@ -35,7 +38,7 @@ def _large(outfit: Outfit) -> tuple[Area, ...]:
     return tuple(area for area in outfit.areas if area.piece.slot in LARGE)
 
 
-@rule("palette.picked_up", reads=("palette", "band_height"))
+@rule("palette.picked_up", about="second_colour", reads=("palette", "band_height"))
 def picked_up(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A second colour of one piece that comes back as another piece's ground ties the two."""
     for seen in outfit.palette:
@@ -55,7 +58,7 @@ def _answer(seen: Seen, palette: Iterable[Seen]) -> Seen | None:
     return next((one for one in others if difference(one.colour, seen.colour) <= ANSWERS), None)
 
 
-@rule("palette.holds", looks_at=("scarf", "necklace", "bag", "belt"), reads=("palette",))
+@rule("palette.holds", about="second_colour", looks_at=("scarf", "necklace", "bag", "belt"), reads=("palette",))
 def holds(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A scarf, necklace or bag in two colours of the look makes both meant."""
     grounds = [seen for seen in outfit.palette if seen.ground and seen.slot in LARGE]
@@ -98,18 +101,14 @@ def misses(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 
 def _line(outfit: Outfit) -> tuple[float, float] | None:
     """Where the upper and the lower of two halves meet, and how much lighter the upper is."""
-    closed = [area for area in outfit.areas if area.piece.slot in LARGE and area.share >= 0.5]
-    for below in closed:
-        upper = next(
-            (
-                area
-                for area in closed
-                if area is not below and abs(area.low - below.high) < 12 and area.high > below.high
-            ),
-            None,
-        )
-        if below.piece.slot == "bottom" and upper is not None:
-            return min(upper.low, below.high), upper.lightness - below.lightness
+    bottom = outfit.bottom
+    if bottom is None or bottom.piece.slot != "bottom":
+        return None
+    band = bottom.waistband.cm
+    for area in outfit.areas:
+        # The outermost cloth that ends near the band, or hangs over it.
+        if area.piece.slot in UPPER and area.share >= 0.5 and area.high > band and abs(area.low - band) < REACHES:
+            return min(area.low, band), area.lightness - lightness(bottom.colour)
     return None
 
 
@@ -185,7 +184,7 @@ def _wakes(seen: Seen, small: list[Seen]) -> bool:
     return chroma(seen.colour) >= (QUIET if twice else BRIGHT)
 
 
-@rule("palette.toned_down", looks_at=(*BASE, "layer"), reads=("heel",))
+@rule("palette.toned_down", about="layer", looks_at=(*BASE, "layer"), reads=("heel",))
 def toned_down(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A bright under a dark open layer is toned down."""
     top, layer = outfit.top, next((layer for layer in outfit.layers if layer.open), None)

@@ -55,7 +55,7 @@ def _broken(outfit: Outfit, area: Area) -> str | None:
     return next((layer.piece.kind for layer in over), None)
 
 
-@rule("pattern.across", looks_at=CLOTHES, reads=("patterns",))
+@rule("pattern.across", about="pattern", looks_at=CLOTHES, reads=("patterns",))
 def stripes_across(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Horizontal stripes widen, unless something breaks them."""
     area = outfit.patterns.get("horizontal_stripe")
@@ -72,9 +72,9 @@ def stripes_across(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield con(weight, "widening_line", where, "Stripes widen", text, held)
 
 
-@rule("pattern.down", looks_at=CLOTHES, reads=("areas", "patterns"))
+@rule("pattern.down", about="pattern", reads=("patterns",))
 def stripes_down(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
-    """Vertical stripes, dark side panels and a stripe down the side lengthen."""
+    """Vertical stripes and dark side panels lengthen."""
     weight = 0.3 if aims.wanted("slim", "lengthen_legs") or aims.soften else 0.15
     for pattern, title, what, also in (
         ("vertical_stripe", "Stripes lengthen", "Stripes run down", ()),
@@ -84,6 +84,12 @@ def stripes_down(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         if area is not None:
             held, where = Figure("lines over", area.tall, MUCH), ("whole", area.middle)
             yield pro(weight, "lengthening_line", where, title, f"{what}: the eye goes up and down.", held, also=also)
+
+
+@rule("pattern.side", about="side_stripe", looks_at=CLOTHES, reads=("areas",))
+def side_stripe(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A stripe or piping down the side lengthens."""
+    weight = 0.3 if aims.wanted("slim", "lengthen_legs") or aims.soften else 0.15
     striped = next((area for area in outfit.areas if area.piece.flag("side_stripe")), None)
     if striped is not None:
         held, where = Figure("lines over", striped.tall, MUCH), ("whole", striped.middle)
@@ -91,7 +97,7 @@ def stripes_down(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield pro(weight, "lengthening_line", where, "Side stripe lengthens", text, held)
 
 
-@rule("pattern.scale", reads=("patterns",))
+@rule("pattern.scale", about="pattern", reads=("patterns",))
 def scale(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A small scattered print hides, a large one enlarges."""
     if not outfit.patterns:
@@ -111,7 +117,7 @@ def scale(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
             yield con(0.3 if minded else 0.1, "large_print", where, "Large print enlarges", text, held)
 
 
-@rule("attention.pattern", reads=("areas", "patterns"), speaks_to=lambda of: bool(of.aims.soften))
+@rule("attention.pattern", about="pattern", reads=("areas", "patterns"), speaks_to=lambda of: bool(of.aims.soften))
 def draws(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Lettering or a large print across a zone to soften is read there first."""
     for zone in quiet_on(outfit, aims) if outfit.patterns else ():
@@ -122,7 +128,7 @@ def draws(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
             yield con(0.35, "draws_to_zone", (zone, height_of(outfit, zone)), "Drawn to the zone", text)
 
 
-@rule("attention.fade", reads=("areas", "fades"), speaks_to=keeps_quiet)
+@rule("attention.fade", about="fade", reads=("areas", "fades"), speaks_to=keeps_quiet)
 def fade(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Fading over a zone to soften draws the eye to it."""
     for zone in quiet_on(outfit, aims) if outfit.fades else ():
@@ -135,7 +141,7 @@ def fade(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
                 break
 
 
-@rule("pattern.two", reads=("areas", "heel"))
+@rule("pattern.two", about="pattern", reads=("areas", "heel"))
 def two(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Two patterns meet only where their scale differs and they share a colour; a plain piece beside one lets it speak."""
     seen = {area.piece: area for area in outfit.areas if area.piece.word("pattern") and area.piece.slot != "shoes"}

@@ -117,7 +117,13 @@ def rides_up(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 
 
 @rule(
-    "rise.band", looks_at=BOTTOM, reads=("heel",), borders=(FULL_MIDDLE,), speaks_to=minds_middle, source="Buying (20)"
+    "rise.band",
+    about="band",
+    looks_at=BOTTOM,
+    reads=("heel",),
+    borders=(FULL_MIDDLE,),
+    speaks_to=minds_middle,
+    source="Buying (20)",
 )
 def band(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Two buttons and gathered bands press on a full middle or add to it; a firm or elastic band holds it."""

@@ -330,7 +330,7 @@ def loop(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield pro(0.2, "support", where, "Torso loop fits", "The torso loop fits this torso.", held)
 
 
-@rule("swim.cover", looks_at=("swim", "layer"), reads=("heel",))
+@rule("swim.cover", about="swim", looks_at=("swim", "layer"), reads=("heel",))
 def cover(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A cover-up over swimwear covers what is to be kept quiet and finishes the look."""
     layer = outfit.outer

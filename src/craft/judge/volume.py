@@ -160,7 +160,7 @@ def tuck_bulk(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     yield con(weight, "bulk_at_tuck", ("waist", bottom.waistband.cm), "Bulk at the tuck", text, held)
 
 
-@rule("volume.dress", looks_at=(*BASE, "layer"), reads=("heel",), borders=(CLOSE,))
+@rule("volume.dress", about="one_piece", looks_at=(*BASE, "layer"), reads=("heel",), borders=(CLOSE,))
 def dress(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A dress that is skin-tight from shoulder to hem and short leaves nothing to ease."""
     top, bottom = outfit.top, outfit.bottom

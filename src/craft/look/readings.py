@@ -299,8 +299,13 @@ class Readings:
     def shoe_answered(self) -> str | None:
         """What of the look above the leg repeats the shoe's colour: in its ground, or in a colour of its pattern."""
         colour = self.shoes.colour
-        above = (one for one in self.palette if one.slot not in ("shoes", "bottom"))
-        return next((one.kind for one in above if difference(one.colour, colour) <= ANSWERS), None)
+        above = [area.piece for area in self.areas if area.piece.slot not in ("shoes", "bottom")]
+        small = [p for kind, p in self.extras.items() if kind not in UNSEEN_COLOUR and p.word("colour")]
+        for piece in (*above, *small):
+            for other, _ in colours_of(piece):
+                if difference(other, colour) <= ANSWERS:
+                    return piece.kind
+        return None
 
     @reading(*CLOTHES, "swim", *(kind for kind in BESIDES if kind not in UNSEEN_COLOUR))
     def palette(self) -> tuple[Seen, ...]:
