@@ -11,6 +11,7 @@ from craft.judge.finding import Figure, Remark, con, pro
 from craft.judge.rule import Client, Subject
 from craft.look import Outfit
 from craft.units import Sentence
+from craft.wear import WornBottom
 
 rule = Subject("rise", "Bottoms: rise, leg, length (4)")
 BOTTOM = ("bottom", "one_piece")
@@ -43,6 +44,12 @@ def has_full_middle(of: Client) -> bool:
 def minds_middle(of: Client) -> bool:
     """Whether the middle is full, or to be softened."""
     return "middle" in of.aims.soften or has_full_middle(of)
+
+
+def _banded(outfit: Outfit) -> WornBottom | None:
+    """What has a band of its own: a dress has a waist, and no band that holds or cuts."""
+    bottom = outfit.bottom
+    return None if bottom is None or (bottom.piece.slot == "one_piece" and not bottom.has_legs) else bottom
 
 
 def _where(from_navel: float) -> str:
@@ -81,7 +88,7 @@ def label_against_truth(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 )
 def full_middle(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A full middle: under a low band it sits over; the schools differ about a high one."""
-    bottom = outfit.bottom
+    bottom = _banded(outfit)
     if bottom is None:
         return
     school = outfit.schools.position("full_middle_rise")
@@ -105,7 +112,7 @@ def full_middle(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 @rule("rise.rides_up", looks_at=BOTTOM, reads=("heel",))
 def rides_up(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A very high band on a short torso rides up."""
-    bottom = outfit.bottom
+    bottom = _banded(outfit)
     if bottom is None or bottom.from_navel <= CROSSES:
         return
     room = outfit.at("under_bust") - bottom.waistband.cm
