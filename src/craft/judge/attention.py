@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from craft.cloth import Piece
 from craft.cloth.colour import chroma, difference
 from craft.cloth.piece import is_metal
 from craft.judge.aims import Aims
@@ -12,7 +11,7 @@ from craft.judge.borders import Border
 from craft.judge.finding import Figure, Remark, con, pro
 from craft.judge.rule import Subject
 from craft.judge.volume import MARKED
-from craft.judge.zones import area_over, height_of
+from craft.judge.zones import height_of
 from craft.look import Outfit
 from craft.look.readings import BASE, CLOTHES
 from craft.units import Sentence
@@ -106,66 +105,49 @@ def bright_belt(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 
 
 #: Where back pockets lie they draw the eye: high and middling ones lift the seat, low and wide ones widen and lower it.
-POCKETS_FLATTER, POCKETS_WIDEN = ("seat_high",), ("seat_low", "seat_wide")
-#: The zone that other pockets lie on.
-POCKETS_ON = {"hip": "hips", "chest": "bust", "thigh": "thighs"}
+POCKETS_FLATTER = ("seat_high",)
 
 
-@rule("attention.pockets", about="pockets", looks_at=CLOTHES, reads=("areas",))
+@rule("attention.pockets", about="pockets", looks_at=CLOTHES, reads=("drawing", "heel"))
 def pockets(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Pockets draw the eye to where they lie; behind, high and middling ones flatter, low and wide ones do not."""
-    for area in outfit.areas:
-        said = area.piece.word("pockets")
-        if said in (*POCKETS_FLATTER, *POCKETS_WIDEN):
-            seen = outfit.seen_at(outfit.at("hip"), behind=True)
-            if seen is None or seen.piece != area.piece:
-                continue
-            soft, where = 0.15 if aims.soften & {"seat", "hips"} else 0.0, ("seat", outfit.at("hip"))
-            if said in POCKETS_FLATTER:
-                yield pro(
-                    0.12 + soft,
-                    "balance_gained",
-                    where,
-                    "Pockets lift the seat",
-                    "The pockets sit high and lift the seat.",
-                )
-            else:
-                text = "The pockets sit low or wide apart: the seat reads lower and wider."
-                yield con(0.15 + soft, "draws_to_zone", where, "Pockets widen the seat", text, also=("widening_line",))
-        elif POCKETS_ON.get(said or "") in aims.soften:
-            zone = POCKETS_ON[said or ""]
-            text = f"The pockets lie on the {zone} and add to them."
-            yield con(0.25, "draws_to_zone", (zone, area.middle), "Pockets on the zone", text, also=("widening_line",))
-
-
-@rule("attention.place", reads=("areas",), speaks_to=lambda of: bool(of.aims.soften))
-def on_the_zone(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
-    """Shine, frills, gathers, cut-outs and texture lie where their piece lies: on a zone to soften they draw to it."""
-    for zone in sorted(aims.soften & ZONES):
-        area = area_over(outfit, zone)
-        if area is None or area.piece.slot == "shoes":
+    for seen in outfit.drawing:
+        if seen.what != "pockets":
             continue
-        what = _drawing(area.piece, zone)
-        if what is not None:
-            text = f"The {what} lies on the {zone} and draws the eye there."
-            yield con(0.25, "draws_to_zone", (zone, height_of(outfit, zone)), "Drawn to the zone", text)
+        soft, where = seen.zone in aims.soften, (seen.zone, height_of(outfit, seen.zone))
+        said = next((piece.word("pockets") for piece in outfit.pieces if piece.kind == seen.kind), None)
+        if seen.zone != "seat":
+            if soft:
+                text = f"The pockets lie on the {seen.zone} and add to them."
+                yield con(0.25, "draws_to_zone", where, "Pockets on the zone", text, also=("widening_line",))
+            continue
+        more = 0.15 if aims.soften & {"seat", "hips"} else 0.0
+        if said in POCKETS_FLATTER:
+            text = "The pockets sit high and lift the seat."
+            yield pro(0.12 + more, "balance_gained", where, "Pockets lift the seat", text)
+        else:
+            text = "The pockets sit low or wide apart: the seat reads lower and wider."
+            yield con(0.15 + more, "draws_to_zone", where, "Pockets widen the seat", text, also=("widening_line",))
 
 
-ZONES = frozenset({"bust", "middle", "hips", "seat", "thighs", "shoulders"})
-#: Where a cut's own frill lies, and where cloth is cut out.
-FRILL_AT = {"ruffled": ("bust", "shoulders"), "peplum": ("hips",), "pleated": ("hips",)}
-CUT_OUT_AT = {"midriff": ("middle",), "sides": ("middle",), "shoulders": ("shoulders",)}
+#: What is said by a rule of its own: prints, lettering and fades by the patterns' rules, pockets above.
+SAID_ELSEWHERE = ("print", "lettering", "check", "pockets", "fade at the thighs", "fade at the seat")
 
 
-def _drawing(piece: Piece, zone: str) -> str | None:
-    """What of a piece draws the eye to a zone that it covers."""
-    if zone in CUT_OUT_AT.get(piece.word("cut_out") or "", ()):
-        return "cut-out"
-    if zone in FRILL_AT.get(piece.word("cut") or "", ()) and piece.slot != "bottom":
-        return "frill"
-    if piece.word("surface") in ("shiny", "metallic"):
-        return "shine"
-    return "texture" if "crochet" in piece.fabric else None
+@rule("attention.place", reads=("drawing", "heel"), speaks_to=lambda of: bool(of.aims.soften))
+def on_the_zone(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """Shine, frills, gathers, cut-outs and texture draw to the zone that they lie on: not to one to soften."""
+    said: set[str] = set()
+    for seen in outfit.drawing:
+        if (
+            seen.zone in aims.soften
+            and seen.zone not in said
+            and seen.slot != "swim"
+            and seen.what not in SAID_ELSEWHERE
+        ):
+            said.add(seen.zone)
+            text = f"The {seen.what} lies on the {seen.zone} and draws the eye there."
+            yield con(0.25, "draws_to_zone", (seen.zone, height_of(outfit, seen.zone)), "Drawn to the zone", text)
 
 
 @rule("attention.bag", looks_at=("bag",), reads=("heel",), speaks_to=lambda of: bool(of.aims.soften & {"hips", "seat"}))

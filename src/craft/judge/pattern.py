@@ -11,7 +11,7 @@ from craft.cloth.piece import colour_of, colours_of
 from craft.judge.aims import Aims
 from craft.judge.finding import Figure, Remark, con, pro
 from craft.judge.rule import Subject
-from craft.judge.zones import area_over, height_of, keeps_quiet, quiet_on
+from craft.judge.zones import height_of, keeps_quiet, quiet_on
 from craft.look import Outfit
 from craft.look.areas import Area
 from craft.look.readings import CLOTHES, LARGE
@@ -28,8 +28,6 @@ SCALE = {"small_print": 1, "horizontal_stripe": 2, "vertical_stripe": 2, "check"
          "lettering": 3, "animal": 3, "large_print": 4}  # fmt: skip
 
 
-#: The zones that a fade draws to, by where it is.
-FADE_ON = {"thighs": ("thighs", "hips"), "seat": ("seat", "hips")}
 #: A pattern of this scale on speaks, and wants plain beside it.
 SPEAKS = 2
 
@@ -117,28 +115,28 @@ def scale(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
             yield con(0.3 if minded else 0.1, "large_print", where, "Large print enlarges", text, held)
 
 
-@rule("attention.pattern", about="pattern", reads=("areas", "patterns"), speaks_to=lambda of: bool(of.aims.soften))
+@rule("attention.pattern", about="pattern", reads=("drawing", "heel"), speaks_to=lambda of: bool(of.aims.soften))
 def draws(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Lettering or a large print across a zone to soften is read there first."""
-    for zone in quiet_on(outfit, aims) if outfit.patterns else ():
-        area = area_over(outfit, zone) if zone in aims.soften else None
-        what = area.piece.word("pattern") if area else None
-        if what in ("lettering", "large_print", "animal"):
-            text = f"The {what.replace('_', ' ')} lies across the {zone} and is read there first."
-            yield con(0.35, "draws_to_zone", (zone, height_of(outfit, zone)), "Drawn to the zone", text)
+    for seen in outfit.drawing:
+        if (
+            seen.zone in aims.soften
+            and seen.zone not in aims.show
+            and seen.what in ("print", "lettering")
+            and seen.slot != "shoes"
+        ):
+            text = f"The {seen.what} lies across the {seen.zone} and is read there first."
+            yield con(0.35, "draws_to_zone", (seen.zone, height_of(outfit, seen.zone)), "Drawn to the zone", text)
 
 
-@rule("attention.fade", about="fade", reads=("areas", "fades"), speaks_to=keeps_quiet)
+@rule("attention.fade", about="fade", reads=("drawing", "heel"), speaks_to=keeps_quiet)
 def fade(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
-    """Fading over a zone to soften draws the eye to it."""
-    for zone in quiet_on(outfit, aims) if outfit.fades else ():
-        for place, zones in FADE_ON.items():
-            # What is faded at the seat is seen from behind: a coat covers it there, open or closed.
-            area = area_over(outfit, zone, behind=place == "seat") if zone in zones else None
-            if area is not None and place in area.piece.words("fade"):
-                text = f"The wash is lightest at the {place}, and the eye goes there."
-                yield con(0.35, "fade_draws_eye", (zone, height_of(outfit, zone)), "Fading draws the eye", text)
-                break
+    """Fading over a zone to soften draws the eye to it: at the seat it is seen from behind, unless something covers it there."""
+    zones = quiet_on(outfit, aims)
+    for seen in outfit.drawing:
+        if seen.zone in zones and seen.what.startswith("fade"):
+            text = f"The wash is lightest there: the {seen.what} draws the eye."
+            yield con(0.35, "fade_draws_eye", (seen.zone, height_of(outfit, seen.zone)), "Fading draws the eye", text)
 
 
 @rule("pattern.two", about="pattern", reads=("areas", "heel"))

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from typing import NamedTuple
 
 from craft.cloth import Piece
 from craft.cloth.colour import chroma, difference, just_misses, lightness
@@ -16,6 +15,7 @@ from craft.judge.neck import full_bust
 from craft.judge.pattern import loudness
 from craft.judge.rule import Client, Subject
 from craft.look import Outfit
+from craft.look.readings import Drawing
 
 rule = Subject("swim", "Swim (12, 24)")
 SWIM = ("swim",)
@@ -27,9 +27,8 @@ LONG_TORSO = frozenset(
     {"high_leg", "side_ties", "open_sides", "underwire", "thick_strap", "high_neck", "crossed_front"}
 )
 COVERS = frozenset({"skirted", "flounce", "drape"})
-#: Patterns, cloths and surfaces that draw the eye to where they lie.
-DRAWING_PRINTS = ("large_print", "animal", "lettering", "check")
-DRAWING_CLOTH, DRAWING_SURFACE = frozenset({"crochet", "satin"}), ("shiny", "metallic", "textured")
+#: What of a suit is cloth, and lies wherever its piece does.
+OF_CLOTH = ("print", "lettering", "check", "texture", "shine")
 #: Steps of hold that a full bust asks for at least; a full cup holds as a soft one does, and covers more (W).
 FULL_ASKS = 2.0
 #: Crotch height over stature up to which a torso is long (W: as far from the usual as a short one is).
@@ -42,13 +41,6 @@ LIGHTER, BRIGHTER = 0.15, 0.06
 #: Zones above and below the waist.
 ABOVE, BELOW = frozenset({"bust", "shoulders", "upper_arms"}), frozenset({"hips", "seat", "thighs"})
 UPPER, LOWER = ("bikini_top", "tankini"), ("bikini_bottom", "swim_shorts")
-
-
-class Drawn(NamedTuple):
-    """Something of a suit that draws the eye, and where it lies: at the bust, the shoulder, the middle or the hip."""
-
-    what: str
-    zone: str
 
 
 def _pieces(outfit: Outfit) -> tuple[Piece, ...]:
@@ -68,28 +60,9 @@ def _where(outfit: Outfit, level: str) -> tuple[str, float]:
     return level, outfit.body.height(level)
 
 
-def _drawn(outfit: Outfit) -> Iterator[Drawn]:
-    """What draws the eye, by its place: a print or frill lies where its piece lies."""
-    for piece in _pieces(outfit):
-        low, details = piece.kind in LOWER, piece.words("swim_detail")
-        own = "hip" if low else "bust"
-        pattern = piece.word("pattern")
-        if pattern in DRAWING_PRINTS:
-            yield Drawn("print", own)
-            if piece.kind == "swimsuit":
-                yield Drawn("print", "hip")
-        if piece.fabric & DRAWING_CLOTH or piece.word("surface") in DRAWING_SURFACE:
-            yield Drawn("texture", own)
-        if "flounce" in details:
-            yield Drawn("frill", own)
-        if "lacing" in details:
-            yield Drawn("lacing", "hip" if low else "bust")
-        if "shoulder_detail" in details or piece.word("neck") == "one_shoulder":
-            yield Drawn("shoulder", "shoulder")
-        if "side_ties" in details and piece.kind != "bikini_top":
-            yield Drawn("ties", "hip")
-        if "centre_detail" in details and not low:
-            yield Drawn("detail at the centre", "middle" if piece.kind in ("swimsuit", "tankini") else "bust")
+def _drawn(outfit: Outfit) -> tuple[Drawing, ...]:
+    """What of a suit draws the eye, by its place."""
+    return tuple(seen for seen in outfit.drawing if seen.slot == "swim")
 
 
 def _quiet_above(of: Client) -> bool:
@@ -130,10 +103,15 @@ def waist(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield con(0.3, "draws_to_zone", _where(outfit, "waist"), "Bares the middle", text)
 
 
-@rule("swim.middle", looks_at=SWIM, speaks_to=lambda of: of.shape == "oval" or "middle" in of.aims.soften)
+@rule(
+    "swim.middle",
+    looks_at=SWIM,
+    reads=("drawing",),
+    speaks_to=lambda of: of.shape == "oval" or "middle" in of.aims.soften,
+)
 def middle(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Over a soft middle: nothing in its centre; a high, firm bottom holds it, a low one lies under it."""
-    if any(drawn.zone == "middle" for drawn in _drawn(outfit)):
+    if any(one.zone == "middle" and one.what == "detail at the centre" for one in _drawn(outfit)):
         text = "The detail sits in the centre of the middle and is read there first."
         yield con(0.25, "draws_to_zone", _where(outfit, "navel"), "Detail on the middle", text)
     low = _part(outfit, ("bikini_bottom",))
@@ -157,10 +135,10 @@ def stripes(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
             yield con(0.3 * loudness(piece), "widening_line", _where(outfit, "waist"), "Stripes widen", text)
 
 
-@rule("swim.print", looks_at=SWIM, speaks_to=_quiet_below)
+@rule("swim.print", looks_at=SWIM, reads=("drawing",), speaks_to=_quiet_below)
 def hip_print(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A print or a texture over hips that lead draws the eye there."""
-    drawn = next((one for one in _drawn(outfit) if one.zone == "hip" and one.what in ("print", "texture")), None)
+    drawn = next((one for one in _drawn(outfit) if one.zone == "hips" and one.what in OF_CLOTH), None)
     if drawn is not None:
         text = f"The {drawn.what} lies over the hips and draws the eye there."
         yield con(0.35, "draws_to_zone", _where(outfit, "hip"), "Drawn to the hips", text)
@@ -179,19 +157,19 @@ def neck(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield con(0.18, "neck_shortens", _where(outfit, "bust"), "High neck on a full bust", text)
 
 
-@rule("swim.up", looks_at=SWIM, speaks_to=_quiet_below)
+@rule("swim.up", looks_at=SWIM, reads=("drawing",), speaks_to=_quiet_below)
 def up(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Where hips are to be kept quiet, what draws the eye lies above: frill, shoulder, print, brightness."""
-    above = next((one for one in _drawn(outfit) if one.zone in ("bust", "shoulder")), None)
+    above = next((one for one in _drawn(outfit) if one.zone in ("bust", "shoulders")), None)
     if above is not None or "high_neck" in _details(outfit):
         text = f"The {above.what if above else 'neck'} draws the eye up."
         yield pro(0.35, "draws_to_asset", _where(outfit, "shoulder"), "Attention up", text, also=("balance_gained",))
 
 
-@rule("swim.hip", looks_at=SWIM, speaks_to=_quiet_below)
+@rule("swim.hip", looks_at=SWIM, reads=("drawing",), speaks_to=_quiet_below)
 def hip(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Ties, frills and low legs mark hips that lead; a skirt covers them."""
-    found = {one.what for one in _drawn(outfit) if one.zone == "hip"} & {"ties", "frill"}
+    found = {one.what for one in _drawn(outfit) if one.zone == "hips"} & {"ties", "frill"}
     if found or "low_leg" in _details(outfit):
         text = "Ties, frills and low legs mark the hip."
         yield con(0.25, "draws_to_zone", _where(outfit, "hip"), "Marks the hip", text)
@@ -200,22 +178,22 @@ def hip(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield pro(0.2, "covers_zone", _where(outfit, "hip"), "Skirt covers", text)
 
 
-@rule("swim.shoulder", looks_at=SWIM, speaks_to=_quiet_above)
+@rule("swim.shoulder", looks_at=SWIM, reads=("drawing",), speaks_to=_quiet_above)
 def shoulder(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Where shoulders lead, detail at their edge broadens them and a halter or a high neck closes the front."""
-    on_top = {one.zone for one in _drawn(outfit) if one.what in ("frill", "shoulder", "texture", "print")}
-    if on_top & {"bust", "shoulder"}:
+    broad = (*OF_CLOTH, "frill", "detail at the shoulder", "one shoulder")
+    if any(one.what in broad and one.zone in ("bust", "shoulders") for one in _drawn(outfit)):
         text = "Detail at the shoulder's edge broadens it."
         yield con(0.3, "widening_line", _where(outfit, "shoulder"), "Detail at the shoulder", text)
 
 
-@rule("swim.centre", looks_at=SWIM, speaks_to=_quiet_above)
+@rule("swim.centre", looks_at=SWIM, reads=("drawing",), speaks_to=_quiet_above)
 def centre(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Where shoulders lead, detail at the centre draws in, and frills, ties or prints on the hip answer them."""
     if _details(outfit) & {"centre_detail", "lacing"}:
         text = "Detail at the centre draws in."
         yield pro(0.25, "balance_gained", _where(outfit, "bust"), "Detail at the centre", text)
-    elif any(one.zone == "hip" for one in _drawn(outfit)) and _part(outfit, LOWER) is not None:
+    elif any(one.zone == "hips" for one in _drawn(outfit)) and _part(outfit, LOWER) is not None:
         text = "What draws the eye lies on the hip and answers the shoulders."
         yield pro(0.25, "balance_gained", _where(outfit, "hip"), "Hip answers", text)
 

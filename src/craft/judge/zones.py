@@ -8,31 +8,15 @@ from craft.judge.aims import Aims
 from craft.judge.rule import Client
 from craft.look import Outfit
 from craft.look.areas import Area
+from craft.look.zones import BEHIND, ZONE_AT
 
-#: The landmark at the middle of each zone.
-_AT = {
-    "bust": "bust",
-    "middle": "navel",
-    "waist": "waist",
-    "hips": "hip",
-    "seat": "hip",
-    "thighs": "mid_thigh",
-    "legs": "knee",
-    "calves": "calf",
-    "shoulders": "shoulder",
-    "upper_arms": "under_bust",
-}
 #: The zones a shape leads with, to be kept quiet where the client says nothing else (brief, sections 3 and 10).
 LEADS = {"triangle": ("hips", "thighs"), "inverted_triangle": ("shoulders", "bust"), "oval": ("middle",)}
 
 
 def height_of(outfit: Outfit, zone: str) -> float:
     """The middle of a zone above the ground, cm."""
-    return outfit.at(_AT[zone])
-
-
-#: Zones that are seen from behind.
-BEHIND = ("seat",)
+    return outfit.at(ZONE_AT[zone])
 
 
 def area_over(outfit: Outfit, zone: str, *, behind: bool | None = None) -> Area | None:
@@ -60,4 +44,4 @@ def quiet_on(outfit: Outfit, aims: Aims) -> tuple[str, ...]:
 def _quiet(shape: str, soften: frozenset[str], show: frozenset[str]) -> tuple[str, ...]:
     leads = LEADS.get(shape, ())
     wanted = [*sorted(soften), *(zone for zone in leads if zone not in soften)]
-    return tuple(zone for zone in wanted if zone in _AT and zone not in show)
+    return tuple(zone for zone in wanted if zone in ZONE_AT and zone not in show)

@@ -142,8 +142,7 @@ class Outfit(Readings):
         """The outermost closed cloth at a height above the ground, cm, from the front or from behind."""
         place = -height if behind else height
         if place not in self.over:
-            there = (area for area in self.areas if area.low <= height <= area.high)
-            self.over[place] = next((area for area in there if (area.behind if behind else area.share) >= 0.5), None)
+            self.over[place] = self._outermost(height, behind=behind)
         return self.over[place]
 
     @property

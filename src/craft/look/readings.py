@@ -6,17 +6,19 @@ sees those places through that one figure only (tests/craft/test_declared.py hol
 
 from __future__ import annotations
 
-from collections.abc import Callable, Mapping
+from collections.abc import Callable, Iterator, Mapping
 from functools import lru_cache
 from typing import Any, Generic, NamedTuple, TypeVar
 
 from craft.body import Body
 from craft.cloth import Piece
 from craft.cloth.colour import ANSWERS, difference
+from craft.cloth.details import details_of
 from craft.cloth.kinds import KIND
 from craft.cloth.piece import colours_of
 from craft.look.areas import Area, areas_of
 from craft.look.register import formality_of, insulation_of
+from craft.look.zones import BEHIND, DETAILED, ZONE_AT
 from craft.wear import Landing, WornBottom, WornLayer, WornShoes, WornTop
 from craft.wear.shoes import sock_top
 
@@ -74,6 +76,15 @@ class Seen(NamedTuple):
     ground: bool
     share: float
     height: float | None
+
+
+class Drawing(NamedTuple):
+    """A detail as it is seen: what draws the eye, the zone that it lies on, and the piece that has it."""
+
+    what: str
+    zone: str
+    kind: str
+    slot: str
 
 
 class DerivedReading(Generic[T]):
@@ -259,6 +270,33 @@ class Readings:
         """What is seen of each piece, outermost first."""
         swim = tuple(piece for piece in self.pieces if piece.slot == "swim")
         return areas_of(self.body, self.top, self.bottom, self.shoes, self.layers, self.shoes.lift, swim)
+
+    @reading(*CLOTHES, "swim")
+    def drawing(self) -> tuple[Drawing, ...]:
+        """What of the pieces draws the eye where it is seen: each detail at each zone that it lies on, from its side."""
+        if not any(details_of(area.piece) for area in self.areas):
+            return ()
+        return tuple(self._drawn())
+
+    def _drawn(self) -> Iterator[Drawing]:
+        shoulder = self.body.height("shoulder") + self.shoes.lift - 1.0
+        for zone in DETAILED:
+            height = min(self.body.height(ZONE_AT[zone]) + self.shoes.lift, shoulder)
+            for behind in (False, True):
+                area = self._outermost(height, behind=behind)
+                if area is None and zone == "shoulders":
+                    # Straps and necks of a suit end above its cloth.
+                    area = next(
+                        (one for one in self.areas if one.piece.slot == "swim" and one.high > height - 20.0), None
+                    )
+                for what, zones, side in details_of(area.piece) if area is not None else ():
+                    seen_from = "back" if side == "back" or (side is None and zone in BEHIND) else "front"
+                    if behind == (seen_from == "back") and area is not None and (not zones or zone in zones):
+                        yield Drawing(what, zone, area.piece.kind, area.piece.slot)
+
+    def _outermost(self, height: float, *, behind: bool) -> Area | None:
+        there = (area for area in self.areas if area.low <= height <= area.high)
+        return next((area for area in there if (area.behind if behind else area.share) >= 0.5), None)
 
     @reading(*CLOTHES, "swim")
     def patterns(self) -> Mapping[str, Area]:
