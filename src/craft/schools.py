@@ -7,7 +7,7 @@ from dataclasses import dataclass, field
 
 from craft.errors import UnknownSchool
 
-#: Brief, section 15. The first position of each is the default.
+#: Brief, section 15, and from section 18 whether a quiet look wants waking. The first position of each is the default.
 POSITIONS: dict[str, tuple[str, ...]] = {
     "rise_naming": ("navel_is_mid", "navel_is_high"),
     "full_middle_rise": ("hold_high", "cross_middle"),
@@ -18,6 +18,7 @@ POSITIONS: dict[str, tuple[str, ...]] = {
     "loose_knit_on_slip": ("tuck", "hang"),
     "straight_into_tall_boot": ("inside_ok", "outside_only"),
     "belt_width": ("thin", "statement"),
+    "quiet_look": ("wake", "let_be"),
     "rules_weight": ("guide", "strict"),
 }
 #: Each school as a question, and each position as its answer.
@@ -72,6 +73,13 @@ SAYS: dict[str, tuple[str, dict[str, str]]] = {
     "belt_width": (
         "How wide a belt?",
         {"thin": "Thin: a wide one takes from the torso.", "statement": "Wide, where the torso has room for it."},
+    ),
+    "quiet_look": (
+        "A quiet look of like tones?",
+        {
+            "wake": "Wake it: one bright, one contrast or one shine.",
+            "let_be": "Let it be: quiet is a choice.",
+        },
     ),
     "rules_weight": (
         "How firm are the rules?",

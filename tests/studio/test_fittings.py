@@ -192,3 +192,14 @@ def test_what_was_typed_is_read_when_it_arrives_from_where_it_is_told(fitted: Ho
     assert refused.status_code == 422 and "not a length" in refused.told["message"]
     refused = log(fitted, fitting, piece_id=piece["id"], typed={"hem": "900"})
     assert refused.status_code == 422 and "cannot be" in refused.told["message"]
+
+
+def test_a_piece_is_held_against_the_clients_style_before_it_is_put_on(house: House) -> None:
+    path = f"/clients/{house.client.id}"
+    client = house.api.ask("GET", path).told
+    aims = {**client["aims"], "never": ["blazer"], "style": ["plain"]}
+    assert house.api.ask("PATCH", path, {"version": client["version"], "aims": aims}).status_code == 200
+    told = house.api.ask("POST", f"{path}/expect", {"line": "navy blazer", "heel_cm": 2}).told
+    assert (told["in_style"], told["style"]) == (False, "This client never wears a blazer.")
+    plain = house.api.ask("POST", f"{path}/expect", {"line": "navy tee", "heel_cm": 2}).told
+    assert plain["in_style"] is True and "plain" in plain["style"]

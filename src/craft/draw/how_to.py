@@ -44,7 +44,7 @@ _CLOSE = "Close the button, smooth the front, and look at the back."
 _ACTS: dict[str, tuple[_Act, ...]] = {
     "full": (
         _Act(_LAY, "none"),
-        _Act("Tuck the front flat, from the middle outwards.", "front"),
+        _Act("Tuck the front flat from the middle outwards, a placket in line with the fly.", "front"),
         _Act("Take the slack to the side seams and fold it back, then the back in.", "full", 0.9),
         _Act(_CLOSE, "full", behind=True),
     ),
@@ -83,6 +83,7 @@ _ACTS: dict[str, tuple[_Act, ...]] = {
         _Act("Open the lowest buttons, or gather the hem at the middle.", "none"),
         _Act("Tie the two ends once, just at the band.", "knot"),
         _Act("Tuck the ends under the knot; the back stays down.", "knot", 0.2),
+        _Act("To show more of the waist, fold the knot and the back under.", "knot", behind=True),
     ),
     "lifted": (
         _Act(_LAY, "none"),

@@ -16,6 +16,8 @@ from craft.wear.landing import landed_height, name_height
 Cost = Literal["free", "shoe", "tailor", "shop"]
 #: The most turns of a cuff that still lie flat (W).
 MOST_FOLDS = 3
+#: The most that is turned inwards and taped, cm: more stands off (W).
+MOST_TAPED = 6.0
 #: Seams leave about so much to let out, cm, where nobody has looked (W: 1 cm on each of two seams).
 ALLOWANCE = 2.0
 #: A heel changes by no more than this, cm.
@@ -53,6 +55,16 @@ def hem_to(body: Body, edge: LandedEdge, word: str, lift: float) -> Alteration |
         return None
     text = Sentence.of(f"Hem it by {{by}}, to end {place(word)}.", by=by)
     return Alteration("hem", "tailor", by, text, _reached(body, target, lift))
+
+
+def tape_to(body: Body, edge: LandedEdge, word: str, lift: float) -> Alteration | None:
+    """A stop-gap for a hem that is too long: tape that irons on holds it up until the tailor has it; turned inwards, at most
+    so far as lies flat."""
+    by = landed_height(body, word, lift) - edge.falls_to
+    if not 0.5 <= by <= MOST_TAPED:
+        return None
+    text = Sentence.of("As a stop-gap turn {by} inwards and iron tape under it.", by=by)
+    return Alteration("tape", "free", by, text, _reached(body, edge.falls_to + by, lift))
 
 
 def cuff_to(body: Body, edge: LandedEdge, word: str, lift: float) -> Alteration | None:

@@ -212,6 +212,7 @@ def _leg_hem(of: Fitting, hem: LandedEdge) -> Iterator[Check]:
             None if wide else alter.cuff_to(body, hem, word, lift),
             _heel(body, hem, lift, least, wide=wide) if lifts else None,
             alter.hem_to(body, hem, word, lift),
+            alter.tape_to(body, hem, word, lift),
         )
         if found
     )
@@ -291,7 +292,7 @@ def _shaft(of: Fitting) -> Iterator[Check]:
         text = Sentence.of("The shaft is {by} smaller than the leg it goes round.", by=-off)
         yield Check("shaft", "against", "Does not close", text, top.height, (alter.other_size(-off + 0.5, "shaft"),))
     else:
-        text = Sentence.of("{by} of room between shaft and leg.", by=off)
+        text = Sentence.of("{by} of room between shaft and leg. With thick socks: the larger half size.", by=off)
         yield Check(
             "shaft",
             "fits" if off <= 6 else "watch",

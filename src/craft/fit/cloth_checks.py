@@ -52,6 +52,13 @@ def shows_through(of: Fitting) -> Iterator[Check]:
     stance: Stance = "against" if close and piece.slot != "top" else "watch"
     text = Sentence("What is worn under it shows" + (", the more so as it lies close." if close else "."))
     mends = (
+        Alteration(
+            "up",
+            "shop",
+            0.0,
+            Sentence("Try the size above: white and pale cloth wants room."),
+            Sentence("Then it skims instead of showing."),
+        ),
         Alteration("under", "free", 0.0, Sentence("Wear skin tones under it."), Sentence("Then nothing stands out.")),
         Alteration("line", "tailor", 0.0, Sentence("Have it lined."), Sentence("Then it covers.")),
     )

@@ -124,8 +124,15 @@ def toe(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         text = "The pointed toe carries the line of the leg on past a {opening} hem."
         told = Sentence.of(text, opening=bottom.opening)
         yield pro(0.35 if full else 0.2, "toe_line", where, "Point carries the line", told, held)
-    elif shoes.toe == "almond" and aims.wanted("lengthen_legs"):
-        yield pro(0.1, "toe_line", where, "Almond toe", "The almond toe carries the line on a little.", held)
+    elif shoes.toe == "almond" and (aims.wanted("lengthen_legs") or bottom.hem_at in ("ankle", "ankle_bone")):
+        yield pro(
+            0.1 if aims.wanted("lengthen_legs") else 0.04,
+            "toe_line",
+            where,
+            "Almond toe",
+            "The almond toe carries the line on a little.",
+            held,
+        )
     elif shoes.toe == "round" and full and flat:
         text = "A flat round toe under a {opening} hem stops the line short."
         yield con(0.3, "toe_line", where, "Round toe stops the line", Sentence.of(text, opening=bottom.opening), held)

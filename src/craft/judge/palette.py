@@ -152,7 +152,7 @@ def slims(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield con(0.05 + 0.5 * (mean - ENLARGES), "light_advances", where, "Light enlarges", text, held)
 
 
-@rule("palette.wakes", looks_at=(*CLOTHES, *SMALL), reads=("areas", "palette", "heel"))
+@rule("palette.wakes", looks_at=(*CLOTHES, *SMALL), reads=("areas", "palette", "heel"), schools=("quiet_look",))
 def wakes(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A quiet look of like tones wants one point of interest: a bright, a contrast, a shine or a pattern."""
     large = _large(outfit)
@@ -173,7 +173,7 @@ def wakes(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     if what is not None:
         text = f"All else is quiet, and the {what} wakes it: one point of interest."
         yield pro(0.12, "draws_to_asset", where, "One thing wakes it", text, held)
-    elif not any(piece.kind in SMALL for piece in outfit.pieces):
+    elif outfit.schools.position("quiet_look") == "wake" and not any(p.kind in SMALL for p in outfit.pieces):
         text = "Quiet tones from top to toe and nothing that wakes them: one bright, one shine or one contrast."
         yield con(0.06, "texture_flat", where, "Nothing wakes it", text, held)
 

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable, Iterator
 
 from craft.cloth.colour import chroma
+from craft.cloth.kinds import KIND
 from craft.cloth.words import said
 from craft.judge.aims import Aims
 from craft.judge.finding import Figure, Remark, con, pro
@@ -32,7 +33,8 @@ def never(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A kind of piece that the client never wears decides alone."""
     piece = next((piece for piece in outfit.pieces if piece.kind in aims.never), None)
     if piece is not None:
-        text = f"This client never wears {said(piece.kind)}."
+        what = said(piece.kind) if KIND[piece.kind].plural else f"a {said(piece.kind)}"
+        text = f"This client never wears {what}."
         yield con(WONT, "style", ("whole", outfit.at("bust")), "Not one for it", text)
 
 

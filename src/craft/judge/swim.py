@@ -27,6 +27,18 @@ LONG_TORSO = frozenset(
     {"high_leg", "side_ties", "open_sides", "underwire", "thick_strap", "high_neck", "crossed_front"}
 )
 COVERS = frozenset({"skirted", "flounce", "drape"})
+#: What each detail does to a waist, in its own words.
+DRAWS_WAIST = {
+    "side_detail": "Detail at the sides draws the eye off the middle and draws a waist.",
+    "drawn_waist": "The pattern draws in to the waist.",
+    "ruching": "Ruching gathers the cloth and hides a soft middle.",
+    "panel": "The panel within holds the middle flat.",
+    "drape": "Drape falls over the middle and skims it.",
+    "tie_waist": "The tie says where the waist is.",
+    "crossed_front": "Crossed fronts meet above the middle and slant over it.",
+    "open_sides": "Open sides take from the straight line and draw a waist.",
+    "cut_out": "Cut-outs at the sides take from the straight line and draw a waist.",
+}
 #: What of a suit is cloth, and lies wherever its piece does.
 OF_CLOTH = ("print", "lettering", "check", "texture", "shine")
 #: Steps of hold that a full bust asks for at least; a full cup holds as a soft one does, and covers more (W).
@@ -95,8 +107,9 @@ def waist(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Details that draw a waist, or skim a middle; on a straight frame bare sides draw one too."""
     soft = "middle" in aims.soften or outfit.shape == "oval"
     marks = MARKS_WAIST if soft else MARKS_WAIST | BARES_SIDES
-    if _details(outfit) & marks:
-        text = "Side detail and gathers draw a waist and skim the middle."
+    own = sorted(_details(outfit) & marks)
+    if own:
+        text = DRAWS_WAIST[own[0]]
         yield pro(0.35, "waist_marked", _where(outfit, "waist"), "Draws a waist", text, also=("skims",))
     elif soft and _details(outfit) & BARES_SIDES:
         text = "Cut-outs bare the middle, which is to be kept quiet."

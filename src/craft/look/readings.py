@@ -309,11 +309,6 @@ class Readings:
         """The outermost closed cloth at heights that were asked for (`Outfit.seen_at`)."""
         return {}
 
-    @reading(*CLOTHES, "swim")
-    def fades(self) -> bool:
-        """Whether the wash of anything that is seen fades at a zone."""
-        return any(area.piece.says("fade") for area in self.areas)
-
     @reading(*CLOTHES)
     def surfaces(self) -> tuple[str, ...]:
         """The surfaces of the large areas, outermost first."""

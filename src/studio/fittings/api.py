@@ -16,6 +16,7 @@ from craft.cloth.words import figure_name
 from craft.fit import Landed
 from craft.formats.fitting_form import Decision, ErrandKind, Seen
 from craft.tryon import Correction, frame_of
+from craft.tryon.style import style_says
 from craft.units import Unit
 from studio.fittings import services
 from studio.fittings.models import Errand, Fitting, Trial
@@ -182,6 +183,9 @@ class ExpectedOut(BaseModel):
     label_size: str
     placed: PlacedOut
     to_see: list[ToSee]
+    #: What the client's own style says of it.
+    in_style: bool | None
+    style: str
 
 
 class RackExpected(BaseModel):
@@ -239,7 +243,10 @@ def _expected(
     maker: str = "",
     label_size: str = "",
 ) -> ExpectedOut:
+    in_style, style = style_says(shopper.body, landed.piece, shopper.aims, shopper.schools)
     return ExpectedOut(
+        in_style=in_style,
+        style=style,
         piece_id=piece_id,
         title=name or title_of(landed.piece),
         kind=landed.piece.kind,

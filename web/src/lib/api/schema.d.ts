@@ -4279,6 +4279,10 @@ export interface components {
             placed: components["schemas"]["PlacedOut"];
             /** To See */
             to_see: components["schemas"]["ToSee"][];
+            /** In Style */
+            in_style: boolean | null;
+            /** Style */
+            style: string;
         };
         /** RackExpected */
         RackExpected: {

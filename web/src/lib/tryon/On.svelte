@@ -200,6 +200,9 @@
                 onclick={() => suits(life, yes)}>{word}</button
               >
             {/each}
+            {#if life === "style" && tryon.on.style}
+              <span class="self-center pl-1 text-bark">{tryon.on.style}</span>
+            {/if}
           </span>
         {/each}
         <span class="text-bark">Feels</span>

@@ -310,5 +310,15 @@ function unexpected(line: string): Expected {
     eases: [],
     checks: [],
   };
-  return { piece_id: null, title: line, kind: "", maker: "", label_size: "", placed, to_see: [] };
+  return {
+    piece_id: null,
+    title: line,
+    kind: "",
+    maker: "",
+    label_size: "",
+    placed,
+    to_see: [],
+    in_style: null,
+    style: "",
+  };
 }
