@@ -84,7 +84,7 @@ def changes(outfit: Outfit, aims: Aims, rules: Collection[str]) -> Iterator[Chan
         return any(rule.split(".")[0] in subjects for rule in rules)
 
     if rules:
-        yield from _tucks(outfit)
+        yield from _tucks(outfit, rules)
     if asked("layers", "volume", "neck"):
         yield from _fastenings(outfit)
     if asked("length", "edges", "feet"):
@@ -101,7 +101,7 @@ def changes(outfit: Outfit, aims: Aims, rules: Collection[str]) -> Iterator[Chan
         yield Change(place, words, text, OTHER_PIECE)
 
 
-def _tucks(outfit: Outfit) -> Iterator[Change]:
+def _tucks(outfit: Outfit, rules: Collection[str]) -> Iterator[Change]:
     top = outfit.top
     if top is None or outfit.bottom is None or top.piece.slot != "top":
         return
@@ -111,10 +111,12 @@ def _tucks(outfit: Outfit) -> Iterator[Change]:
         "half": "Tuck one side of the front.",
         "bloused": "Tuck it in, then raise the arms to ease it out.",
         "bra": "Turn the hem up into the bra band.",
-        "lifted": "Tuck it flat, then lift it above the seat.",
-        "tail_fold": "Fold the tail up under itself.",
         "none": "Leave it untucked.",
     }
+    if not {"volume.ridge", "volume.tuck_bulk"}.isdisjoint(rules):
+        how["lifted"] = "Tuck it flat, then lift it above the seat."
+    if "edges.top_hem" in rules or "edges.proportion" in rules:
+        how["tail_fold"] = "Fold the tail up under itself."
     for tuck, text in how.items():
         if tuck != top.tuck and not (tuck == "bra" and top.thickness < 0.4):
             yield Change("top", {"tuck": tuck}, Sentence.of(text), FREE)

@@ -47,15 +47,20 @@ def difference(one: str, two: str) -> float:
 
 
 @lru_cache(maxsize=4096)
+def is_dark_neutral(colour: str) -> bool:
+    """Whether a colour is a black, a charcoal or a navy: dark, and of little chroma."""
+    light, strong = DARK_NEUTRAL
+    return lightness(colour) <= light and chroma(colour) <= strong
+
+
+@lru_cache(maxsize=4096)
 def just_misses(one: str, two: str) -> bool:
     """Whether two dark neutrals are nearly the same and are not, which looks like a mistake.
 
     >>> just_misses("black", "#2b2d31"), just_misses("black", "black"), just_misses("camel", "tan")
     (True, False, False)
     """
-    light, strong = DARK_NEUTRAL
-    both = all(lightness(colour) <= light and chroma(colour) <= strong for colour in (one, two))
-    return both and SAME < difference(one, two) <= MISSES
+    return is_dark_neutral(one) and is_dark_neutral(two) and SAME < difference(one, two) <= MISSES
 
 
 @lru_cache(maxsize=4096)
@@ -66,6 +71,16 @@ def chroma(colour: str) -> float:
     True
     """
     return float(Color(hex_of(colour)).convert("oklch")["chroma"])
+
+
+@lru_cache(maxsize=4096)
+def hue(colour: str) -> float:
+    """OKLCH hue in degrees; of a grey it means nothing.
+
+    >>> 20 < hue("red") < 40, 240 < hue("navy") < 290
+    (True, True)
+    """
+    return float(Color(hex_of(colour)).convert("oklch").coords(nans=False)[2])
 
 
 @lru_cache(maxsize=4096)

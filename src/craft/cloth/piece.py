@@ -152,6 +152,7 @@ def colours_of(piece: Piece) -> tuple[Colour, ...]:
     return (Colour(colour_of(piece), ground), *more)
 
 
+@lru_cache(maxsize=4096)
 def is_metal(piece: Piece) -> bool:
     """Whether a piece shines as metal does: jewellery in a metal's colour, or a surface said to be so.
 

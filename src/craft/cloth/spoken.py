@@ -248,7 +248,7 @@ def _meanings(slot: str, tokens: list[str], at: int) -> Iterator[tuple[int, str,
         if slot == "top" and phrase in ("untucked", "tucked", "bloused", "knotted", "rolled"):
             meant = {"untucked": "none", "tucked": "full", "bloused": "bloused", "knotted": "knot"}.get(phrase)
             yield (size, "tuck", meant) if meant else (size, "rolled", "")
-        if phrase in ("distressed", "padded", "tapered", "side stripe", "pushed"):
+        if phrase in ("distressed", "padded", "tapered", "side stripe", "pushed", "darts"):
             yield size, phrase.replace(" ", "_"), ""
         if slot == "bottom" and phrase in ("cuffed", "inside", "outside"):
             yield (size, "cuffed", "") if phrase == "cuffed" else (size, "worn", phrase)

@@ -83,14 +83,15 @@ SOME_OF: dict[str, tuple[str, ...]] = {
 }
 FLAGS = (
     *("cuffed", "open", "rolled", "ankle_strap", "distressed"),
-    # Sleeves pushed up, one of two rolled; legs that narrow to the hem; a stripe or piping down the side; padded shoulders.
-    *("pushed", "one_rolled", "tapered", "side_stripe", "padded"),
+    # Sleeves pushed up, one of two rolled; legs that narrow to the hem; a stripe or piping down the side; padded shoulders; darts at
+    # the waist.
+    *("pushed", "one_rolled", "tapered", "side_stripe", "padded", "darts"),
 )
 #: The colours a piece may have: its ground, and up to two more that are printed, woven or sewn on it.
 COLOUR_KEYS = ("colour", "second_colour", "third_colour")
 
 #: Words that few pieces say and whole rules are about: a rule is not asked of a look without them.
-MARKS = ("pattern", "second_colour", "side_stripe", "pockets", "band", "fade")
+MARKS = ("pattern", "second_colour", "side_stripe", "pockets", "band", "fade", "ankle_strap")
 
 #: Figures of a piece end in their unit: cm, per cent, grams a square metre.
 UNITS = {"_cm": "cm", "_pct": "%", "_gsm": "g/m²"}

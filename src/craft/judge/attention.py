@@ -85,6 +85,15 @@ def belt(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield pro(0.25, "waist_marked", ("waist", outfit.at("waist")), "Belt marks the waist", text, _room(outfit)[0])
 
 
+@rule("belt.elastic", looks_at=("belt", "bottom"), reads=("heel",))
+def elastic_belt(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """An elastic belt covers a plain band and takes in a loose one."""
+    piece, bottom = outfit.extras.get("belt"), outfit.bottom
+    if piece is not None and bottom is not None and "stretch" in piece.fabric and bottom.piece.slot == "bottom":
+        text = "The elastic belt covers the band and takes in what stands off."
+        yield pro(0.1, "rise_fits", ("waist", bottom.waistband.cm), "Elastic belt", text, also=("waist_marked",))
+
+
 @rule(
     "attention.belt",
     looks_at=("belt", "bottom", "one_piece"),

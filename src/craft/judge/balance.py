@@ -76,8 +76,9 @@ def asks_for_shoulders(of: Client) -> bool:
 
 
 def gives_shoulders(piece: Piece) -> bool:
-    """Whether sleeve or shoulder of a piece are cut to stand out: puffed, wide or padded."""
-    return piece.word("sleeve_shape") in ("puffed", "wide") or piece.flag("padded")
+    """Whether sleeve or shoulder of a piece stand out: puffed, wide, padded, or scrunched above a knot at the waist."""
+    tied = piece.word("tuck") == "knot" and (piece.flag("pushed") or piece.flag("rolled"))
+    return piece.word("sleeve_shape") in ("puffed", "wide") or piece.flag("padded") or tied
 
 
 def has_shoulders(of: Client) -> bool:

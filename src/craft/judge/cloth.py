@@ -86,7 +86,8 @@ def _over_middle(outfit: Outfit) -> WornTop | None:
 
 
 def _drapes(top: WornTop) -> bool:
-    return top.piece.word("cut") in ("wrap", "empire", "ruched", "peplum") or "draping" in top.piece.fabric
+    gathered = top.piece.word("gathers") in ("middle", "side")
+    return gathered or top.piece.word("cut") in ("wrap", "empire", "ruched", "peplum") or "draping" in top.piece.fabric
 
 
 @rule("cloth.drapes", looks_at=UPPER, reads=("heel",), borders=(FULL_MIDDLE,), speaks_to=minds_middle)

@@ -8,11 +8,13 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
+from craft.cloth.register import formality
 from craft.cloth.words import said
 from craft.judge.aims import Aims
 from craft.judge.finding import Figure, Remark, con, pro
 from craft.judge.rule import Client, Subject
 from craft.look import Outfit
+from craft.look.readings import BASE
 
 #: The year that this list was made in; it is to be gone through every year.
 AS_OF = 2026
@@ -29,7 +31,9 @@ LEGS, SHOES, EASED_LAYERS, EASE = (
 #: Cuts that read of some years ago.
 PAST_CUTS = ("peplum",)
 #: What each weighs (W).
-LEG, SHOE, LAYER, FINISH, PAST = 0.15, 0.08, 0.08, 0.06, 0.15
+LEG, SHOE, LAYER, FINISH, PAST, MIX = 0.15, 0.08, 0.08, 0.06, 0.15, 0.06
+#: Pieces this far apart in formality are worked against each other (0 to 4; W).
+MIXED = 1.7
 
 
 def wants_it(of: Client) -> bool:
@@ -64,6 +68,17 @@ def layer(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         held = Figure("volume of the layer", worn.volume, EASE, "scale")
         text = f"The {said(worn.piece.kind)} has ease in it, as they are worn today."
         yield pro(LAYER, "dated", ("whole", worn.hem.cm), "A layer of today", text, held)
+
+
+@rule("current.mix", looks_at=(*BASE, "layer", "shoes"), reads=("heel",), speaks_to=wants_it)
+def mix(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A formal piece is worked against with a casual one."""
+    worn = [formality(piece) for piece in outfit.pieces if piece.slot in (*BASE, "layer", "shoes")]
+    spread = max(worn, default=0.0) - min(worn, default=0.0)
+    if spread >= MIXED:
+        held = Figure("formality between the pieces", spread, MIXED, "scale")
+        text = "Something formal is worked against with something casual, as it is worn today."
+        yield pro(MIX, "dated", ("whole", outfit.at("bust")), "Formal against casual", text, held)
 
 
 @rule("current.finish", looks_at=BOTTOM, reads=("heel",), speaks_to=wants_it)

@@ -203,7 +203,7 @@ def leg_gap(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield pro(0.3, "leg_line_whole", where, "Leg in one line", "Hem and shaft meet: the leg stays one line.", held)
 
 
-@rule("edges.strap", looks_at=("shoes",), reads=("hem_height",))
+@rule("edges.strap", about="ankle_strap", looks_at=("shoes",), reads=("hem_height",))
 def strap(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """An ankle strap is an edge too."""
     at, hem, shoes = outfit.shoes.strap, outfit.hem_height, outfit.shoes

@@ -104,7 +104,7 @@ def covers(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield pro(weight, "covers_zone", ("seat", layer.hem.cm), "Covers the seat", text, held)
 
 
-@rule("layers.proportion", looks_at=("layer", "bottom", "one_piece"), reads=("heel",), borders=(ON_HIP,))
+@rule("layers.proportion", about="layer", looks_at=("layer", "bottom", "one_piece"), reads=("heel",), borders=(ON_HIP,))
 def proportion(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Short hem, longer layer; long skirt, short neat jacket or a coat as long; no short over short."""
     layer, bottom = outfit.outer, outfit.bottom
@@ -205,6 +205,7 @@ def sleeves(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 
 @rule(
     "layers.waist",
+    about="layer",
     looks_at=("layer", *BASE),
     reads=("outer_belted", "waist_marked", "below", "heel"),
     borders=(MARKED,),

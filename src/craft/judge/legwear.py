@@ -21,7 +21,7 @@ SOCK_SHOWS = 1.5
 PART = 12.0
 
 
-@rule("feet.sock", looks_at=(*LEGS_AND_SHOES, "socks"))
+@rule("feet.sock", about="socks", looks_at=(*LEGS_AND_SHOES, "socks"))
 def sock(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A sock that is seen carries the line on where it is near the shoe or the leg in colour, and cuts it where it is not."""
     bottom, shoes, end = outfit.bottom, outfit.shoes, outfit.sock
@@ -44,7 +44,7 @@ def sock(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield con(0.2 + wanted, "leg_cut", where, "Sock cuts the leg", text, held)
 
 
-@rule("feet.tights", looks_at=(*LEGS_AND_SHOES, "tights"), reads=("below_hem",))
+@rule("feet.tights", about="tights", looks_at=(*LEGS_AND_SHOES, "tights"), reads=("below_hem",))
 def tights(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Tights near the shoe's colour make one line of leg and shoe; in a colour of their own they cut it at hem and shoe."""
     bottom, shoes, piece, leg = outfit.bottom, outfit.shoes, outfit.extras.get("tights"), outfit.below_hem

@@ -35,7 +35,7 @@ def _has_pendant(outfit: Outfit) -> bool:
     return necklace is not None and necklace.word("drop") == "long"
 
 
-@rule("neck.pendant", looks_at=(*UPPER, "necklace"), reads=("heel",))
+@rule("neck.pendant", about="necklace", looks_at=(*UPPER, "necklace"), reads=("heel",))
 def pendant(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A long pendant draws a V."""
     top = outfit.top

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterable, Iterator
 from itertools import combinations
 
-from craft.cloth.colour import ANSWERS, TONE, chroma, difference, just_misses, lightness
+from craft.cloth.colour import ANSWERS, TONE, chroma, difference, hue, is_dark_neutral, just_misses, lightness
 from craft.cloth.piece import is_metal
 from craft.judge.aims import Aims
 from craft.judge.colour import DARK
@@ -28,6 +28,12 @@ UPPER = ("top", "one_piece", "layer")
 QUIET, BRIGHT, CONTRAST = 0.065, 0.12, 0.38
 #: Two strong colours, from this chroma on, that lie further apart than this are unlike (OKLCH; colour distance; W).
 STRONG, CLASH = 0.09, 0.39
+#: An area less tall than this is small, cm (W).
+TALL = 15.0
+#: Chroma from which a colour has a hue to speak of; hues this near are one, and so far apart neighbours, degrees; depths this far
+#: apart are two (OKLCH; W). From which hue to which a tone is warm, or of the earth; which navy is; how light a white is.
+TINTED, ONE_HUE, NEIGHBOURS, TWO_DEPTHS = 0.045, 18.0, 45.0, 0.15
+WARM_FROM, EARTH_FROM, WARM_TO, NAVY_FROM, NAVY_TO, PALE = 5.0, 40.0, 110.0, 240.0, 295.0, 0.93
 #: The mean lightness of a look up to which it slims and from which it enlarges, to a client who wants to look slimmer (W).
 SLIMS, ENLARGES = 0.5, 0.62
 #: Surfaces that catch the light.
@@ -76,8 +82,8 @@ def holds(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 @rule("palette.misses", reads=("areas", "palette"))
 def misses(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Two dark neutrals that are nearly the same look like a mistake, unless their surfaces differ or something holds both."""
-    large = [area for area in outfit.areas if area.share >= 0.5 and area.piece.slot != "shoes"]
-    for one, two in combinations(large, 2):
+    large = [area for area in outfit.areas if area.piece.slot != "shoes" and is_dark_neutral(area.colour)]
+    for one, two in combinations([area for area in large if area.share >= 0.5], 2):
         if not just_misses(one.colour, two.colour) or one.surface != two.surface:
             continue
         others = (s.colour for s in outfit.palette if s.kind not in (one.piece.kind, two.piece.kind))
@@ -213,9 +219,9 @@ def metal(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 @rule("palette.clash", reads=("areas",))
 def clash(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Two large areas of strong colour, unlike and of one depth: neither leads."""
-    large = [area for area in outfit.areas if area.piece.slot in LARGE and area.share >= 0.5]
-    for one, two in combinations(large, 2):
-        if min(chroma(one.colour), chroma(two.colour)) < STRONG or min(one.tall, two.tall) < 15.0:
+    strong = [area for area in outfit.areas if area.piece.slot in LARGE and chroma(area.colour) >= STRONG]
+    for one, two in combinations([area for area in strong if area.share >= 0.5], 2):
+        if min(one.tall, two.tall) < TALL:
             continue
         apart = difference(one.colour, two.colour)
         if apart > CLASH and abs(one.lightness - two.lightness) < 0.2:
@@ -223,3 +229,55 @@ def clash(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
             held = Figure("colour distance", apart, CLASH, "share")
             yield con(0.2, "colour_unanswered", ("whole", min(one.low, two.high)), "Neither colour leads", text, held)
             return
+
+
+def _apart(one: str, two: str) -> float:
+    """How far two hues lie apart on the circle, degrees."""
+    off = abs(hue(one) - hue(two)) % 360.0
+    return min(off, 360.0 - off)
+
+
+def _kin(one: str, two: str) -> tuple[float, str] | None:
+    """How two colours go together though they are not near: what it weighs and one sentence, or not at all."""
+    tinted = min(chroma(one), chroma(two)) >= TINTED
+    if tinted and _apart(one, two) <= ONE_HUE and abs(lightness(one) - lightness(two)) >= TWO_DEPTHS:
+        return 0.08, "One hue in two depths: quiet and long."
+    for dark, warm in ((one, two), (two, one)):
+        if _is_navy(dark) and chroma(warm) >= TINTED and WARM_FROM <= hue(warm) <= WARM_TO:
+            return 0.1, "A warm tone beside navy: each makes the other read."
+        if lightness(dark) >= PALE and chroma(warm) >= TINTED and EARTH_FROM <= hue(warm) <= WARM_TO:
+            return 0.06, "An earth tone warms the white."
+    if tinted and _apart(one, two) <= NEIGHBOURS:
+        return 0.05, "Neighbours on the circle go easily together."
+    return None
+
+
+def _is_navy(colour: str) -> bool:
+    return is_dark_neutral(colour) and NAVY_FROM <= hue(colour) <= NAVY_TO and chroma(colour) >= TINTED * 0.7
+
+
+@rule("palette.kin", looks_at=BASE, reads=("heel",))
+def kin(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """Colours that go together though they are not near: one hue in two depths, neighbours, a warm tone with navy, earth with white."""
+    top, bottom = outfit.top, outfit.bottom
+    if top is None or bottom is None or top.piece is bottom.piece or difference(top.colour, bottom.colour) <= ANSWERS:
+        return
+    found = _kin(top.colour, bottom.colour)
+    if found is not None:
+        weight, how = found
+        held = Figure("hues apart, of the circle", _apart(top.colour, bottom.colour) / 360, NEIGHBOURS / 360, "share")
+        where = ("whole", bottom.waistband.cm)
+        yield pro(weight, "near_tones_joined", where, "Colours of a kind", how, held, also=("colour_answered",))
+
+
+@rule("palette.again", about="layer", looks_at=("layer", *BASE), reads=("heel",))
+def again(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A layer's colour that comes back below holds what is between."""
+    layer, top, bottom = outfit.outer, outfit.top, outfit.bottom
+    if layer is None or top is None or bottom is None or top.piece is bottom.piece:
+        return
+    apart = difference(layer.colour, bottom.colour)
+    if apart <= TONE and difference(top.colour, layer.colour) > ANSWERS:
+        text = f"The {layer.piece.kind}'s colour comes back below and holds what is between."
+        held, where = Figure("colour distance", apart, TONE, "share"), ("whole", bottom.waistband.cm)
+        yield pro(0.14, "colour_answered", where, "Colour comes back below", text, held)

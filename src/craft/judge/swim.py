@@ -5,8 +5,8 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from craft.cloth import Piece
-from craft.cloth.colour import chroma, difference, just_misses, lightness
-from craft.cloth.piece import colour_of
+from craft.cloth.colour import ANSWERS, chroma, difference, just_misses, lightness
+from craft.cloth.piece import colour_of, colours_of
 from craft.fit.support import HANGS_FROM_NECK, HOLD, LESS_AT_NECK, wanted_for
 from craft.judge.aims import Aims
 from craft.judge.colour import ONE_COLOUR
@@ -332,9 +332,13 @@ def cover(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     if low and aims.soften & {*BELOW, "middle", "upper_arms"}:
         text = f"The {layer.piece.kind} covers what is to be kept quiet."
         yield pro(0.25, "covers_zone", where, "Covered up", text, also=("third_piece",))
-    else:
-        text = f"The {layer.piece.kind} makes a look of it."
-        yield pro(0.12, "third_piece", where, "Cover-up", text)
+        return
+    matched = any(
+        difference(layer.colour, colour) <= ANSWERS for one in _pieces(outfit) for colour, _ in colours_of(one)
+    )
+    text = f"The {layer.piece.kind} makes a look of it{', and takes up its colour' if matched else ''}."
+    also = ("colour_answered",) if matched else ()
+    yield pro(0.18 if matched else 0.12, "third_piece", where, "Cover-up", text, also=also)
 
 
 @rule("swim.shorts", looks_at=SWIM)
@@ -350,6 +354,14 @@ def shorts(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     elif ends in ("mid_thigh", "above_knee"):
         text = "The shorts end above the knee: enough leg shows to read as leg."
         yield pro(0.15, "leg_lengthened", where, "Shorts above the knee", text)
+
+
+@rule("swim.sun", looks_at=SWIM, source="Cautions (16)")
+def sun(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """Whatever is bare wants covering or sunscreen."""
+    if _pieces(outfit):
+        text = "Whatever is bare: cover or sunscreen."
+        yield warn("draws_to_zone", _where(outfit, "shoulder"), "Sun", text)
 
 
 @rule("swim.caution", looks_at=SWIM, source="Cautions (16)")

@@ -27,6 +27,8 @@ CLOSE_LEAST, CLOSE_MORE = 0.35, 0.4
 DATED = 0.6
 #: Under a bottom at most this full, tucked cloth from this thick on shows behind (0 to 4; 0 to 1; W).
 RIDGE_SHOWS, RIDGE_FROM = 2.0, 0.12
+#: A band so far below the navel is low for a knot, cm (W).
+KNOT_LOW = 2.0
 #: A waist marked at least this clearly (0 to 1) counts as marked; below the second as lost.
 MARKED = Border("marked", "A waist this clearly marked counts as marked", 0.55, 0.35, 0.85, "share")
 LOST = 0.15
@@ -129,6 +131,18 @@ def boxy(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
             text = f"The boxy {piece.kind} hangs square from the shoulder and widens what is under it."
             yield con(0.2 if minded else 0.05, "widening_line", ("waist", hem), "Boxy widens", text)
             return
+
+
+@rule("volume.knot", looks_at=BASE, reads=("heel",), source="Tucks (5)")
+def knot(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A knot wants a high band: over a low one it bares the middle."""
+    top, bottom = outfit.top, outfit.bottom
+    if top is None or bottom is None or top.tuck != "knot" or bottom.from_navel > -KNOT_LOW:
+        return
+    text = Sentence.of("Over a band {off} below the navel the knot bares the middle.", off=-bottom.from_navel)
+    held = Figure("band from the navel", bottom.from_navel, -KNOT_LOW)
+    weight = 0.35 if "middle" in aims.soften else 0.2
+    yield con(weight, "draws_to_zone", ("middle", bottom.waistband.cm), "Knot over a low band", text, held)
 
 
 @rule("volume.ridge", looks_at=BASE, reads=("heel",), source="Front, back and beneath (23)")

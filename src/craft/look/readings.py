@@ -60,6 +60,8 @@ DIVIDES = {
 LEGWEAR, BENEATH = ("tights", "socks"), ("bra", "smoothing_shorts", "underslip")
 UNSEEN_COLOUR = (*LEGWEAR, *BENEATH)
 SMALL = tuple(kind for kind in BESIDES if kind not in UNSEEN_COLOUR)
+#: How far below the shoulder a suit's cloth may end and its straps still reach it, cm (W).
+STRAPS = 20.0
 #: How much each cut, cloth and pattern asks of the eye (W), and a hem that swings.
 DETAIL = {"ruffled": 1.0, "peplum": 0.6, "pleated": 0.5, "large_print": 1.0, "animal": 1.0, "check": 0.5,
           "lettering": 0.8, "small_print": 0.4, "horizontal_stripe": 0.4, "crochet": 0.5}  # fmt: skip
@@ -274,25 +276,26 @@ class Readings:
     @reading(*CLOTHES, "swim")
     def drawing(self) -> tuple[Drawing, ...]:
         """What of the pieces draws the eye where it is seen: each detail at each zone that it lies on, from its side."""
-        if not any(details_of(area.piece) for area in self.areas):
-            return ()
-        return tuple(self._drawn())
+        detailed = [area for area in self.areas if details_of(area.piece)]
+        return tuple(self._drawn(detailed)) if detailed else ()
 
-    def _drawn(self) -> Iterator[Drawing]:
-        shoulder = self.body.height("shoulder") + self.shoes.lift - 1.0
+    def _drawn(self, detailed: list[Area]) -> Iterator[Drawing]:
+        lift = self.shoes.lift
+        shoulder = self.body.height("shoulder") + lift - 1.0
         for zone in DETAILED:
-            height = min(self.body.height(ZONE_AT[zone]) + self.shoes.lift, shoulder)
-            for behind in (False, True):
-                area = self._outermost(height, behind=behind)
-                if area is None and zone == "shoulders":
-                    # Straps and necks of a suit end above its cloth.
-                    area = next(
-                        (one for one in self.areas if one.piece.slot == "swim" and one.high > height - 20.0), None
-                    )
-                for what, zones, side in details_of(area.piece) if area is not None else ():
-                    seen_from = "back" if side == "back" or (side is None and zone in BEHIND) else "front"
-                    if behind == (seen_from == "back") and area is not None and (not zones or zone in zones):
-                        yield Drawing(what, zone, area.piece.kind, area.piece.slot)
+            height = min(self.body.height(ZONE_AT[zone]) + lift, shoulder)
+            for area in detailed:
+                piece = area.piece
+                # Straps and necks of a suit end above its cloth.
+                straps = zone == "shoulders" and piece.slot == "swim" and height - STRAPS < area.high < height
+                if not straps and not area.low <= height <= area.high:
+                    continue
+                for what, zones, side in details_of(piece):
+                    behind = side == "back" or (side is None and zone in BEHIND)
+                    if zones and zone not in zones:
+                        continue
+                    if straps or self._outermost(height, behind=behind) is area:
+                        yield Drawing(what, zone, piece.kind, piece.slot)
 
     def _outermost(self, height: float, *, behind: bool) -> Area | None:
         there = (area for area in self.areas if area.low <= height <= area.high)

@@ -42,6 +42,8 @@ CUTS: dict[str, CutRow] = {
 }
 #: Leggings are cut smaller than the leg and stretch to it.
 LEGGINGS = CutRow(-5.0, -4.0, -14.0, False, 0.0, "ankle")
+#: A tapered leg is so much narrower at the hem than its cut, cm (W).
+TAPERS = 5.0
 #: A fit word makes the cut closer or looser by so much at the thigh; half of it below.
 FIT_CM = {"tight": -3.0, "fitted": -1.5, "skimming": 0.0, "relaxed": 4.0, "oversized": 8.0}
 
@@ -57,4 +59,5 @@ def cut_of(piece: Piece) -> tuple[str, CutRow]:
     if piece.kind == "leggings":
         return cut, LEGGINGS if said is None else CUTS[cut]
     row, by = CUTS[cut], FIT_CM.get(piece.word("fit") or "skimming", 0.0)
-    return cut, row._replace(thigh=row.thigh + by, knee=row.knee + by / 2, over_calf=row.over_calf + by / 2)
+    taper = TAPERS if piece.flag("tapered") else 0.0
+    return cut, row._replace(thigh=row.thigh + by, knee=row.knee + by / 2, over_calf=row.over_calf + by / 2 - taper)

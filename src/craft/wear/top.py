@@ -19,6 +19,8 @@ CUT_HEM = {"longline": "seat", "cropped": "waist"}
 CUT_FIT = {"boxy": "relaxed", "sheath": "fitted", "pencil": "fitted", "shift": "relaxed", "ruched": "fitted"}
 #: Cuts that mark a waist by themselves, 0 to 1 (W).
 CUT_MARKS = {"wrap": 0.7, "sheath": 0.6, "pencil": 0.6, "peplum": 0.7, "empire": 0.45, "a_line": 0.45, "pleated": 0.45}
+#: How clearly darts mark a waist, 0 to 1 (W).
+DARTS = 0.6
 #: Of a very long top what hangs further than this under the band rolls up behind, so much a cm (brief, section 5; W).
 LIES_FLAT, ROLLS = 18.0, 0.02
 #: What a top has in slack from this volume on is pushed under a band with it, so much a step of volume, in whatever cloth (W).
@@ -108,7 +110,8 @@ def wear_top(
     if "thin" in piece.fabric:
         thickness = CLOTH_THICKNESS["thin"]
     loose = top_volume(ease)
-    own_waist = max(0.5 if loose <= 1.2 and cut != "boxy" else 0.0, CUT_MARKS.get(cut, 0.0))
+    darts = DARTS if piece.flag("darts") else 0.0
+    own_waist = max(darts, 0.5 if loose <= 1.2 and cut != "boxy" else 0.0, CUT_MARKS.get(cut, 0.0))
     return WornTop(
         piece=piece,
         fit=fit,
