@@ -71,10 +71,10 @@ def shoot(stylist: Stylist) -> None:
     open_look(stylist, "Day in town")
     stylist.step("dress")
     stylist.rest()
-    stylist.press("s")
-    stylist.wait(lambda: len(stylist.all("polygon[data-slot=layer]")) > 4)
+    stylist.press("b")
+    stylist.sees("from behind")
     take(stylist, "dress")
-    stylist.press("s")
+    stylist.press("b")
     stylist.step("looks")
     for name in ("Day in town", "Reception", "The jeans that never work"):
         stylist.find(f"[data-hold='{name}']").click()

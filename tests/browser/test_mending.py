@@ -147,7 +147,7 @@ def test_a_look_is_dressed_up_beside_itself_and_its_tuck_is_shown(stylist: Styli
     stylist.wait(lambda: not stylist.all("[data-look='On stage, dressed up']"))
 
 
-def test_a_piece_is_worn_as_it_comes_back_from_the_tailor_and_seen_from_the_side(stylist: Stylist) -> None:
+def test_a_piece_is_worn_as_it_comes_back_from_the_tailor_and_seen_turned(stylist: Stylist) -> None:
     dress(stylist, "Ottoline", "The jeans that never work")
     due = "[data-due=inseam_cm] input"
     stylist.find(due)
@@ -161,7 +161,11 @@ def test_a_piece_is_worn_as_it_comes_back_from_the_tailor_and_seen_from_the_side
     stylist.press("s")
     stylist.wait(lambda: len(stylist.all("polygon[data-slot=bottom]")) == front + 1, "the side beside the front")
     assert stylist.violations() == []
-    stylist.press("s")
+    stylist.press("b")
+    stylist.sees("from behind")
+    stylist.wait(lambda: stylist.all("polyline.detail"), "seams and pockets behind")
+    assert stylist.violations() == []
+    stylist.press("b")
     stylist.wait(lambda: len(stylist.all("polygon[data-slot=bottom]")) == front)
     stylist.chord(Keys.CONTROL, "z")
     stylist.wait(lambda: stylist.edge("leg_hem") == before)
