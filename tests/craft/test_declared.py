@@ -199,8 +199,16 @@ def test_a_moved_border_moves_only_the_rules_that_declare_it() -> None:
 def test_every_rule_speaks_of_some_look_and_is_found_under_its_subject() -> None:
     spoken = {rule.id for _, outfit, aims in judged_looks() for rule in RULES if rule.said_of(outfit, aims)}
     # What a look of two tops says; looks are drawn with one.
-    under = compose(BODIES[0], Look.of([{"is": "jeans"}, {"is": "shirt"}, {"is": "knit"}]))
+    under = compose(BODIES[0], Look.of([{"is": "jeans"}, {"is": "shirt", "hem": "seat"}, {"is": "knit"}]))
     spoken |= {rule.id for rule in RULES if rule.said_of(under, Aims())}
+    seventies = compose(
+        BODIES[0],
+        Look.of([{"is": "jeans", "cut": "flare"}, {"is": "blouse", "cut": "ruffled", "pattern": "large_print"},
+                 {"is": "pumps", "heel_shape": "platform"}]),
+    )  # fmt: skip
+    pushed = compose(BODIES[0], Look.of([{"is": "jeans"}, {"is": "knit", "pushed": True}]))
+    cold = replace(Aims(), setting=Setting.of("seated_work", None, 16))
+    spoken |= {rule.id for rule in RULES if rule.said_of(seventies, Aims()) or rule.said_of(pushed, cold)}
     spoken |= {rule.id for before, _, _, aims in drawn() for rule in RULES if rule.said_of(before, aims)}
     assert [rule.id for rule in RULES if rule.id not in spoken] == []
     assert all(rule.says.endswith(".") and rule.source and rule.subject for rule in RULES)

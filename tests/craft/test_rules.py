@@ -11,6 +11,7 @@ from craft.assessment import assess
 from craft.body import Body, Measures
 from craft.body.shape import read_shape
 from craft.body.words import SHAPES, nominal_measures
+from craft.draw import draw_look
 from craft.errors import OutOfReach, UnknownAim
 from craft.judge import RULES, Aims, Finding, judge
 from craft.judge.aims import Setting
@@ -120,6 +121,9 @@ PAIRS: list[tuple[str, str, list[Words], Words]] = [
     ("volume.knot", "against", [{**JEANS, "rise": "low"}, {"is": "shirt", "tuck": "knot"}], {"is": "shirt", "tuck": "front"}),
     ("belt.elastic", "for", [JEANS, {"is": "belt", "fabric": ["stretch"]}], {"is": "belt"}),
 
+    ("style.costume", "against", [{"is": "jeans", "cut": "flare"}, {"is": "blouse", "cut": "ruffled", "pattern": "large_print"}, {"is": "pumps", "heel_shape": "platform"}], LOAFERS),
+    ("style.grown_up", "for", [JEANS, {**TEE, "pattern": "lettering"}, {"is": "blazer"}], {"is": "cardigan"}),
+    ("layers.third", "for", [JEANS, TEE, {"is": "knit", "worn": "shoulders", "colour": "camel"}], {"is": "bag"}),
     ("beneath.bra", "for", [JEANS, {"is": "bra", "lift": "lifted"}], {"is": "bra"}),
     ("beneath.smooths", "for", [{"is": "skirt", "cut": "slip", "fabric": ["satin"]}, {"is": "smoothing_shorts"}], {"is": "underslip"}),
     ("beneath.caution", "caution", [JEANS, {"is": "smoothing_shorts"}], {"is": "underslip"}),
@@ -386,3 +390,32 @@ def test_a_collar_shows_at_the_neck_of_a_knit() -> None:
     shirt, knit = {"is": "shirt"}, {"is": "knit"}
     assert found("beneath.collar", JEANS, shirt, knit) is not None
     assert found("beneath.collar", JEANS, TEE, knit) is None
+
+
+@pytest.mark.parametrize(("length", "stance"), [(64, "for"), (84, "against"), (56, None)])
+def test_a_hem_beneath_shows_a_little_or_hangs_out(length: float, stance: str | None) -> None:
+    told = found("beneath.hem", JEANS, {"is": "shirt", "length_cm": length}, {"is": "knit", "length_cm": 58})
+    assert (told.stance if told else None) == stance
+
+
+def test_gathers_on_a_low_bottom_draw_no_waist() -> None:
+    aims = Aims.of({"soften": ["middle"]})
+    top = {"is": "bikini_top"}
+    for rise, draws in (("low", False), ("high", True)):
+        low = {"is": "bikini_bottom", "rise": rise, "swim_detail": ["ruching"]}
+        assert (found("swim.waist", top, low, aims=aims) is not None) == draws
+
+
+def test_a_long_sleeve_pushed_up_is_for_a_cold_room() -> None:
+    cold, warm = (replace(Aims(), setting=Setting.of("seated_work", None, celsius)) for celsius in (17.0, 23.0))
+    pushed = {"is": "knit", "pushed": True}
+    assert found("register.cold_room", JEANS, pushed, aims=cold) is not None
+    assert found("register.cold_room", JEANS, pushed, aims=warm) is None
+    assert found("register.cold_room", JEANS, {"is": "knit"}, aims=cold) is None
+
+
+def test_a_knit_round_the_shoulders_is_worn_as_a_scarf() -> None:
+    round_ = {"is": "knit", "worn": "shoulders", "colour": "camel"}
+    outfit = compose(BODY, Look.of([JEANS, TEE, round_]))
+    assert outfit.top is not None and outfit.top.piece.kind == "tee" and "scarf" in outfit.extras
+    assert any(shape.slot == "scarf" or shape.key.startswith("scarf") for shape in draw_look(outfit))

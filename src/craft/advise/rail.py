@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from craft.body import Body
 from craft.cloth import Piece
-from craft.cloth.kinds import KIND, PLACES, gives_way
+from craft.cloth.kinds import PLACES, gives_way
 from craft.judge import Aims, Judgement, judge
 from craft.judge.finding import Finding, Stance
 from craft.look import Look, compose
@@ -30,7 +30,7 @@ def place_of(piece: Piece) -> str:
     >>> place_of(Piece.of({"is": "jeans"})), place_of(Piece.of({"is": "belt"}))
     ('bottom', 'belt')
     """
-    return KIND[piece.kind].place
+    return piece.place
 
 
 def with_piece(look: Look, piece: Piece) -> Look:

@@ -43,10 +43,11 @@ class Piece:
         object.__setattr__(self, "_figures", dict(self.figures))
         object.__setattr__(self, "_hash", hash((self.kind, self.said, self.figures)))
         row = KIND[self.kind]
-        over = row.slot == "top" and self._words.get("worn") == "over"
-        object.__setattr__(self, "slot", "layer" if over else row.slot)
+        worn = self._words.get("worn") if row.slot in ("top", "layer") else None
+        over, round_ = worn == "over" and row.slot == "top", worn == "shoulders"
+        object.__setattr__(self, "slot", "extra" if round_ else "layer" if over else row.slot)
         marks = {key for key in words.MARKS if key in self._words}
-        seen_as = frozenset({"layer"}) if over else row.seen_as
+        seen_as = frozenset({"scarf"}) if round_ else frozenset({"layer"}) if over else row.seen_as
         object.__setattr__(self, "seen_as", seen_as | marks if marks else seen_as)
         object.__setattr__(self, "fabric", self.words("fabric"))
 
@@ -78,8 +79,8 @@ class Piece:
 
     @property
     def place(self) -> str:
-        """Where it goes in a look: its slot, or of what is worn besides its kind."""
-        return KIND[self.kind].place
+        """Where it goes in a look: its slot, or of what is worn besides its kind; a knit round the shoulders as a scarf."""
+        return "scarf" if "scarf" in self.seen_as else KIND[self.kind].place
 
     @property
     def name(self) -> str:

@@ -44,8 +44,8 @@ ONE_OF: dict[str, tuple[str, ...]] = {
     "fit": FIT,
     "rise": RISE,
     "hem": HEM,
-    # A leg inside the boot or outside it; a top that is worn over another as a layer.
-    "worn": ("inside", "outside", "over"),
+    # A leg inside the boot or outside it; a top that is worn over another as a layer; a knit round the shoulders.
+    "worn": ("inside", "outside", "over", "shoulders"),
     "tuck": TUCK,
     "belted": ("thin", "medium", "wide"),
     "sleeve": ("none", "short", "elbow", "three_quarter", "long"),

@@ -125,7 +125,7 @@ def _extra(body: Body, piece: Piece, shoes: WornShoes, schools: Schools) -> tupl
     def worn(on_body: float, rests_on: str, figure: float | None) -> Landing:
         return Landing.on(body, on_body + lift, rests_on, described=figure is None)
 
-    match piece.kind:
+    match piece.place:
         case "belt":
             wide = width if width is not None else BELT_CM[piece.word("belted") or "medium"]
             ends = [("belt_top", "belt, upper edge", wide / 2), ("belt_foot", "belt, lower edge", -wide / 2)]

@@ -10,9 +10,14 @@ from craft.judge.neck import FULL_BUST, full_bust
 from craft.judge.rule import Subject
 from craft.look import Outfit
 from craft.look.readings import BASE
+from craft.units import Sentence
+from craft.wear import wear_top
 from craft.wear.openings import neck_of
 
 rule = Subject("beneath", "Front, back and beneath (23)")
+
+#: A hem beneath shows from so much, and up to so much it is meant, cm (W).
+SHOWS_FROM, SHOWS_TO = 1.5, 8.0
 
 
 @rule("beneath.bra", looks_at=("bra",), reads=("heel",))
@@ -44,6 +49,22 @@ def collar(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     if shows:
         text = "The collar of the shirt shows at the neck and finishes the knit."
         yield pro(0.12, "third_piece", ("neck", outfit.at("shoulder")), "Collar shows", text)
+
+
+@rule("beneath.hem", looks_at=BASE, reads=("heel",))
+def hem(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A hem that shows a little below the top over it is meant; one that hangs far out is a second edge."""
+    tops, top = outfit.look.all("top"), outfit.top
+    if len(tops) < 2 or top is None or top.tucked or top.piece is tops[0]:
+        return
+    below = top.hem.cm - wear_top(outfit.body, tops[0], outfit.lift, None).hem.cm
+    held, where = Figure("hem below the one over it", below, SHOWS_TO), ("hip", top.hem.cm)
+    if SHOWS_FROM <= below <= SHOWS_TO:
+        text = Sentence.of("{by} of the hem beneath shows: two lengths that are meant.", by=below)
+        yield pro(0.08, "third_piece", where, "Hem shows beneath", text, held)
+    elif below > SHOWS_TO:
+        text = Sentence.of("The hem beneath hangs {by} out: two edges where one would do.", by=below)
+        yield con(0.2, "chopped", where, "Hangs out beneath", text, held)
 
 
 @rule("beneath.smooths", about="smoothing_shorts", looks_at=("smoothing_shorts", *BASE), reads=("heel",))

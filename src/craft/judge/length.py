@@ -25,6 +25,8 @@ SKIMS_TO = Border("skims_to", "A floor-length hem clears the ground by at most t
 STACK_SHOWS = Border("stack_shows", "Cloth stacked on the foot shows from this much", 2.0, 0.5, 6.0)
 #: How near to the fullest calf a hem still lies on it, cm (W).
 ON_CALF = Border("on_calf", "A hem this near to the fullest calf lies on it", 4.5, 1.5, 10.0)
+#: Cloth stacked so high pushes a close leg into folds up to the knee, cm (W).
+TO_THE_KNEE = 10.0
 #: A calf of more than this share of the stature round is full (W).
 FULL_CALF = 0.235
 
@@ -88,7 +90,8 @@ def bunching(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         return
     weight = min(0.65, 0.3 + 0.05 * bottom.stack)
     held = Figure("cloth stacked", bottom.stack, STACK_SHOWS.of(outfit))
-    text = Sentence.of("The leg is {stack} longer than it can fall: it rumples on the shoe.", stack=bottom.stack)
+    up = "it rumples up to the knee" if bottom.stack >= TO_THE_KNEE else "it rumples on the shoe"
+    text = Sentence.of(f"The leg is {{stack}} longer than it can fall: {up}.", stack=bottom.stack)
     yield con(weight, "bunching", ("ankle", bottom.hem.cm), "Bunches at the ankle", text, held)
 
 

@@ -16,6 +16,7 @@ from craft.look import Outfit
 from craft.look.readings import BASE, CLOTHES
 from craft.look.register import AT_REST, WALKING, at_ease_in
 from craft.units import Sentence
+from craft.wear.openings import sleeve_of
 
 rule = Subject("register", "Week, season, occasion (14)")
 SAYS_SO = (*CLOTHES, "swim")
@@ -32,6 +33,8 @@ BLACK = 0.32
 BEARABLE = Border("bearable", "The air may be so far from ease", 4.0, 1.0, 8.0, "°C")
 #: Cloth up to this full presses, and from the second it leaves room (0 to 4); a heel from so many cm tires (W).
 PRESSES, ROOMY, TIRES = 0.6, 1.5, 6.0
+#: Air up to which a room is cold, °C (W).
+COLD_ROOM = 19.0
 #: A foot covered to this is closed to the rain; a hem nearer to wet ground draws it up, cm (W).
 CLOSED, WET = 6.0, 5.0
 
@@ -159,6 +162,23 @@ def weather(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         if round(coolest) == round(warmest):
             right = f"at about {warmest:.0f} °C"
         yield pro(0.12, "warmth_fits", where, "Right for the weather", f"{how} this is right {right}.", held)
+
+
+@rule(
+    "register.cold_room",
+    looks_at=("top", "layer"),
+    reads=("heel",),
+    speaks_to=lambda of: of.aims.setting.celsius is not None and not of.aims.setting.outdoors,
+)
+def cold_room(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """In a cold room a long sleeve that is pushed up can come down again."""
+    celsius = aims.setting.celsius
+    worn = [layer.piece for layer in outfit.layers] + ([outfit.top.piece] if outfit.top else [])
+    up = next((p for p in worn if sleeve_of(p) == "long" and (p.flag("pushed") or p.flag("rolled"))), None)
+    if celsius is not None and celsius <= COLD_ROOM and up is not None:
+        held, where = Figure("air", celsius, COLD_ROOM, "°C"), ("arm", outfit.at("under_bust"))
+        text = "The long sleeve is pushed up and comes down when the room is cold."
+        yield pro(0.06, "warmth_fits", where, "Sleeve for a cold room", text, held)
 
 
 @rule("register.rain", looks_at=("shoes",), speaks_to=lambda of: of.aims.setting.rain)

@@ -4,8 +4,10 @@ from __future__ import annotations
 
 from collections.abc import Callable, Iterator
 
+from craft.cloth import Piece
 from craft.cloth.colour import chroma
 from craft.cloth.kinds import KIND
+from craft.cloth.register import formality
 from craft.cloth.words import said
 from craft.judge.aims import Aims
 from craft.judge.finding import Figure, Remark, con, pro
@@ -24,6 +26,19 @@ SPORTY_TO, NOT_SPORTY = 1.5, 2.8
 #: will go far (W).
 FOR, AGAINST = 0.14, 0.16
 REACHES = {"as_ever": 1.5, "a_step": 1.0, "far": 0.5}
+#: Cues of another decade, and how many at once are a costume (W: the trade's own memory of them).
+DECADES = {
+    "fifties": frozenset({"cut pleated", "pattern small_print", "heel kitten", "pumps", "hat", "cut peplum"}),
+    "seventies": frozenset(
+        {"cut flare", "pattern large_print", "heel_shape platform", "cut ruffled", "sleeve_shape wide", "hat"}
+    ),
+    "eighties": frozenset(
+        {"padded", "leggings", "sleeve_shape puffed", "cut skinny", "heel_shape stiletto", "pattern animal"}
+    ),
+}
+COSTUME_FROM = 4
+#: What is childish by itself; from this formality a piece beside it is grown up (0 to 4; W).
+CHILDISH, CHILDISH_PATTERNS, GROWN_UP = ("dungarees",), ("lettering",), 2.3
 _SOFT = frozenset({"draping", "satin", "chunky", "linen", "crochet"})
 _CRISP = frozenset({"structured", "rigid", "leather"})
 
@@ -58,6 +73,45 @@ _ASKS: dict[str, tuple[Callable[[Outfit], float], float, float]] = {
     "soft": (lambda of: -_structure(of), 1.0, -1.0),
     "sporty": (lambda of: -(of.formality or 2.0), -SPORTY_TO, -NOT_SPORTY),
 }
+
+
+def _cues(outfit: Outfit) -> dict[str, int]:
+    """How many of the cues of another decade a look wears at once."""
+    seen = (piece for piece in outfit.pieces if piece.slot in CLOTHES or piece.kind == "hat")
+    worn = {word for piece in seen for word in _words_of(piece)}
+    return {decade: len(cues & worn) for decade, cues in DECADES.items()}
+
+
+def _words_of(piece: Piece) -> Iterator[str]:
+    yield piece.kind
+    for key in ("cut", "pattern", "heel_shape", "heel", "sleeve_shape"):
+        if piece.word(key):
+            yield f"{key} {piece.word(key)}"
+    yield from (flag for flag in ("padded",) if piece.flag(flag))
+
+
+@rule("style.costume", looks_at=(*CLOTHES, "hat"), reads=("heel",))
+def costume(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """Every cue of another decade at once looks like its costume: one or two are a quotation."""
+    decade, cues = max(_cues(outfit).items(), key=lambda found: found[1])
+    if cues >= COSTUME_FROM:
+        text = f"So many cues of the {decade} at once look like a costume of them: keep one or two."
+        held = Figure("cues at once", float(cues), float(COSTUME_FROM), "scale")
+        yield con(0.25, "dated", ("whole", outfit.at("bust")), f"A costume of the {decade}", text, held)
+
+
+@rule("style.grown_up", looks_at=CLOTHES, reads=("heel",))
+def grown_up(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """What is childish by itself is made grown up by one structured or fine piece beside it."""
+    worn = [piece for piece in outfit.pieces if piece.slot in CLOTHES]
+    childish = next((p for p in worn if p.kind in CHILDISH or p.word("pattern") in CHILDISH_PATTERNS), None)
+    if childish is None:
+        return
+    beside = (p for p in worn if p is not childish and formality(p) >= GROWN_UP)
+    adult = next((layer.piece for layer in outfit.layers if layer.structured), next(beside, None))
+    if adult is not None:
+        text = f"The {said(adult.kind)} makes the {said(childish.kind)} grown up."
+        yield pro(0.08, "smart", ("whole", outfit.at("bust")), "Made grown up", text)
 
 
 @rule(

@@ -59,8 +59,22 @@ def _pieces(outfit: Outfit) -> tuple[Piece, ...]:
     return outfit.look.all("swim")
 
 
-def _details(outfit: Outfit) -> frozenset[str]:
-    return frozenset().union(*(piece.words("swim_detail") for piece in _pieces(outfit)))
+#: The kinds that cover each part of the trunk: what they say lies there.
+_COVERS = {
+    "bust": ("swimsuit", "tankini", "bikini_top"),
+    "middle": ("swimsuit", "tankini"),
+    "hip": ("swimsuit", "bikini_bottom", "swim_shorts"),
+}
+
+
+def _details(outfit: Outfit, part: str) -> frozenset[str]:
+    """The details that lie on a part of the trunk: a high bottom reaches the middle, others do not."""
+    worn = [piece for piece in _pieces(outfit) if piece.kind in _COVERS[part] or (part == "middle" and _is_high(piece))]
+    return frozenset().union(*(piece.words("swim_detail") for piece in worn))
+
+
+def _is_high(piece: Piece) -> bool:
+    return piece.kind == "bikini_bottom" and piece.word("rise") in ("high", "very_high")
 
 
 def _part(outfit: Outfit, kinds: tuple[str, ...]) -> Piece | None:
@@ -88,7 +102,7 @@ def _quiet_below(of: Client) -> bool:
 @rule("swim.support", looks_at=SWIM)
 def support(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Cups, straps and band against the bust."""
-    details, where = _details(outfit), _where(outfit, "bust")
+    details, where = _details(outfit, "bust"), _where(outfit, "bust")
     if not details & HOLD.keys():
         return
     held = sum(HOLD.get(detail, 0.0) for detail in details)
@@ -107,11 +121,11 @@ def waist(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Details that draw a waist, or skim a middle; on a straight frame bare sides draw one too."""
     soft = "middle" in aims.soften or outfit.shape == "oval"
     marks = MARKS_WAIST if soft else MARKS_WAIST | BARES_SIDES
-    own = sorted(_details(outfit) & marks)
+    own = sorted(_details(outfit, "middle") & marks)
     if own:
         text = DRAWS_WAIST[own[0]]
         yield pro(0.35, "waist_marked", _where(outfit, "waist"), "Draws a waist", text, also=("skims",))
-    elif soft and _details(outfit) & BARES_SIDES:
+    elif soft and _details(outfit, "middle") & BARES_SIDES:
         text = "Cut-outs bare the middle, which is to be kept quiet."
         yield con(0.3, "draws_to_zone", _where(outfit, "waist"), "Bares the middle", text)
 
@@ -162,10 +176,10 @@ def neck(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A lower or open neckline lengthens; a closed one over a full bust shortens."""
     necks = {piece.word("neck") for piece in _pieces(outfit)}
     full = full_bust(outfit, aims)
-    if "low_neck" in _details(outfit) or necks & {"v", "scoop", "square"}:
+    if "low_neck" in _details(outfit, "bust") or necks & {"v", "scoop", "square"}:
         text = "The lower neckline lengthens."
         yield pro(0.2, "neck_lengthens", _where(outfit, "bust"), "Lower neckline", text)
-    elif full and not outfit.short_torso and ("high_neck" in _details(outfit) or necks & {"crew", "halter"}):
+    elif full and not outfit.short_torso and ("high_neck" in _details(outfit, "bust") or necks & {"crew", "halter"}):
         text = "A high neck over a full bust makes one plain field of it."
         yield con(0.18, "neck_shortens", _where(outfit, "bust"), "High neck on a full bust", text)
 
@@ -174,7 +188,7 @@ def neck(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 def up(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Where hips are to be kept quiet, what draws the eye lies above: frill, shoulder, print, brightness."""
     above = next((one for one in _drawn(outfit) if one.zone in ("bust", "shoulders")), None)
-    if above is not None or "high_neck" in _details(outfit):
+    if above is not None or "high_neck" in _details(outfit, "bust"):
         text = f"The {above.what if above else 'neck'} draws the eye up."
         yield pro(0.35, "draws_to_asset", _where(outfit, "shoulder"), "Attention up", text, also=("balance_gained",))
 
@@ -183,10 +197,10 @@ def up(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 def hip(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Ties, frills and low legs mark hips that lead; a skirt covers them."""
     found = {one.what for one in _drawn(outfit) if one.zone == "hips"} & {"ties", "frill"}
-    if found or "low_leg" in _details(outfit):
+    if found or "low_leg" in _details(outfit, "hip"):
         text = "Ties, frills and low legs mark the hip."
         yield con(0.25, "draws_to_zone", _where(outfit, "hip"), "Marks the hip", text)
-    elif "skirted" in _details(outfit):
+    elif "skirted" in _details(outfit, "hip"):
         text = "The skirt covers hip and thigh as far as it falls."
         yield pro(0.2, "covers_zone", _where(outfit, "hip"), "Skirt covers", text)
 
@@ -203,7 +217,7 @@ def shoulder(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 @rule("swim.centre", looks_at=SWIM, reads=("drawing",), speaks_to=_quiet_above)
 def centre(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Where shoulders lead, detail at the centre draws in, and frills, ties or prints on the hip answer them."""
-    if _details(outfit) & {"centre_detail", "lacing"}:
+    if _details(outfit, "bust") & {"centre_detail", "lacing"}:
         text = "Detail at the centre draws in."
         yield pro(0.25, "balance_gained", _where(outfit, "bust"), "Detail at the centre", text)
     elif any(one.zone == "hips" for one in _drawn(outfit)) and _part(outfit, LOWER) is not None:
@@ -236,7 +250,7 @@ def halves(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 def torso(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A short torso: low bottoms, higher leg, lifted bust, high, crossed or one-shoulder necks; a long one the reverse."""
     pieces = _pieces(outfit)
-    details, rises = _details(outfit), {piece.word("rise") for piece in pieces}
+    details, rises = _details(outfit, "bust") | _details(outfit, "hip"), {piece.word("rise") for piece in pieces}
     high = bool(rises & {"very_high", "high"})
     where = _where(outfit, "waist")
     if outfit.short_torso:
@@ -281,7 +295,7 @@ def as_one(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 @rule("swim.leg", looks_at=SWIM, speaks_to=lambda of: of.aims.wanted("lengthen_legs") or "legs" in of.aims.show)
 def leg(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A high leg lengthens and shows the leg, a low one cuts it, where legs are to be longer or shown."""
-    details, where = _details(outfit), _where(outfit, "crotch")
+    details, where = _details(outfit, "hip"), _where(outfit, "crotch")
     if "high_leg" in details:
         text = "The leg begins higher and reads longer."
         yield pro(0.3, "leg_lengthened", where, "High leg lengthens", text, also=("draws_to_asset",))
@@ -292,12 +306,12 @@ def leg(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 @rule("swim.thigh", looks_at=SWIM, speaks_to=lambda of: bool(of.aims.soften & {"thighs", "seat"}))
 def thigh(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Seat and thighs to soften: a skirt or shorts cover them, a high leg bares them."""
-    covers = "skirted" in _details(outfit) or any(piece.kind == "swim_shorts" for piece in _pieces(outfit))
+    covers = "skirted" in _details(outfit, "hip") or any(piece.kind == "swim_shorts" for piece in _pieces(outfit))
     where = _where(outfit, "crotch")
     if covers:
         text = "Skirt or shorts cover seat and upper thigh."
         yield pro(0.3, "covers_zone", where, "Seat and thigh covered", text)
-    elif "high_leg" in _details(outfit):
+    elif "high_leg" in _details(outfit, "hip"):
         yield con(0.2, "covers_zone", where, "Bares the thigh", "The high leg bares seat and thigh.")
 
 
@@ -367,6 +381,6 @@ def sun(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 @rule("swim.caution", looks_at=SWIM, source="Cautions (16)")
 def caution(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Compression in swimwear, with its cautions."""
-    if "compression" in _details(outfit):
+    if "compression" in (_details(outfit, "middle") | _details(outfit, "hip")):
         text = "Firm panels: a size up, few hours; none in pregnancy or circulatory trouble without medical advice."
         yield warn("support", _where(outfit, "waist"), "Compression", text)

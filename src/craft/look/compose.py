@@ -153,7 +153,7 @@ class Outfit(Readings):
     @reading(*BESIDES)
     def extras(self) -> Mapping[str, Piece]:
         """Belt, necklace, scarf and so on, by kind."""
-        return {piece.kind: piece for piece in self.look.all("extra")}
+        return {piece.place: piece for piece in self.look.all("extra")}
 
     @property
     def outer(self) -> WornLayer | None:
