@@ -2,12 +2,14 @@
 
 from __future__ import annotations
 
+import random
 from dataclasses import replace
 
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from craft.advise.buying import not_bought
 from craft.advise.targets import target
 from craft.body import Body, Measures, read_shape
 from craft.body.shape import usual_shoulder
@@ -19,8 +21,10 @@ from craft.cloth.quick import read_entry
 from craft.cloth.spoken import TRADE_NAMES, hear
 from craft.draw import draw_back
 from craft.errors import UnknownWord
+from craft.fit import land
 from craft.judge import Aims, judge
 from craft.look import Look, compose
+from craft.wear.shoes import barefoot_on
 from tests.craft.looks import judged_looks, looks
 
 BODY = Body.of(Measures.of({"stature": 165, "bust": 92, "waist": 74, "belly": 84, "hip": 100, "crotch_height": 76}))
@@ -148,3 +152,24 @@ def test_who_keeps_to_what_they_wear_hears_their_style_the_more() -> None:
         for reach in (["as_ever"], [], ["far"])
     ]  # fmt: skip
     assert weights == sorted(weights, reverse=True) and weights[0] > weights[-1]
+
+
+@settings(max_examples=40)
+@given(looks(), st.randoms(use_true_random=False))
+def test_a_look_is_judged_the_same_in_whatever_order_its_places_are_told(look: Look, dice: random.Random) -> None:
+    """Pieces of different places may be listed in any order, as a look may be seen in a mirror: nothing reads a side."""
+    shuffled = list(look.pieces)
+    dice.shuffle(shuffled)
+    one, other = judge(compose(BODY, look)), judge(compose(BODY, Look(tuple(shuffled))))
+    assert (one.score, one.verdict) == (other.score, other.verdict)
+
+
+def test_what_fits_only_with_a_stop_gap_is_left_in_the_shop() -> None:
+    body = Body.of(Measures.of({**BODY.measures.figures, "narrow_ankle_height": 10.5, "ankle_bone_height": 6.8}))
+    for landed in (land(body, Piece.of({"is": "jeans", "inseam_cm": inseam}), barefoot_on(2)) for inseam in (68, 76)):
+        assert all(why.say().endswith("Leave it.") for why in not_bought(landed))
+    thin = Piece.of(
+        {"is": "trousers", "cut": "skinny", "fabric": ["thin"], "colour": "white", "thigh_cm": 52, "hip_cm": 96}
+    )
+    checks = {check.key: check for check in land(body, thin, barefoot_on(2)).checks}
+    assert {mend.key for mend in checks["sheer"].alterations} == {"up", "under", "line"}

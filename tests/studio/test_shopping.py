@@ -108,3 +108,18 @@ def test_the_sheet_is_served_as_a_pdf_of_the_own_studio_only(house: House, other
     told = house.api.ask("GET", path)
     assert told.content.startswith(b"%PDF") and told.headers["Content-Type"] == "application/pdf"
     assert other.api.ask("GET", path).status_code == 404
+
+
+def test_what_reviews_say_is_heard_before_it_is_bought(house: House) -> None:
+    path = f"/clients/{house.client.id}/shopping/place"
+    text = (
+        "Straight jeans, front rise 27 cm, inseam 70 cm. Reviews: came up small, knees bag out after an hour, shrinks."
+    )
+    told = house.api.ask("POST", path, {"text": text, "heel_cm": 2}).told
+    assert [line.split(":")[0] for line in told["advice"][:3]] == [
+        "Reviews say that the knees bag",
+        "Reviews say that it shrinks",
+        "Reviews say that it runs small",
+    ]
+    plain = house.api.ask("POST", path, {"text": "Straight jeans, front rise 27 cm, inseam 70 cm", "heel_cm": 2}).told
+    assert not any("Reviews" in line for line in plain["advice"])

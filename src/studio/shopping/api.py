@@ -10,6 +10,7 @@ from django.http import HttpResponse
 from ninja import Router
 from pydantic import BaseModel, Field
 
+from craft.advise.buying import not_bought, reviews_say
 from craft.advise.choose import Choice
 from craft.advise.shopping import Number
 from craft.body.measures import label
@@ -137,6 +138,8 @@ class PlacedOut(BaseModel):
     edges: list[EdgeAt]
     eases: list[EaseAt]
     checks: list[CheckOut]
+    #: What reviews say of it, and why it is better left in the shop.
+    advice: list[str] = []
 
 
 class OnOffer(BaseModel):
@@ -219,7 +222,9 @@ def placed(request: MemberRequest, client_id: UUID, given: Pasted) -> Any:
     """A pasted product description or size-chart row, read and placed on the body."""
     shopper = services.shopper_of(request.user, client_id)
     told, landed = services.read_and_land(shopper, given.text, given.heel_cm)
-    return placed_out(landed, _read(told.piece, told.doubled), list(told.unread), shopper.unit)
+    found = placed_out(landed, _read(told.piece, told.doubled), list(told.unread), shopper.unit)
+    leave = [why.say(shopper.unit) for why in not_bought(landed)]
+    return found.model_copy(update={"advice": [*reviews_say(given.text), *leave]})
 
 
 def _read(piece: Piece, doubled: Collection[str] = ()) -> list[FigureRead]:

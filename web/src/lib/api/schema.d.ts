@@ -2845,7 +2845,7 @@ export interface components {
             /** Hem */
             hem?: ("under_bust" | "waist" | "high_hip" | "hip" | "seat" | "upper_thigh" | "mid_thigh" | "above_knee" | "knee" | "below_knee" | "mid_calf" | "lower_calf" | "ankle" | "ankle_bone" | "foot" | "floor" | "puddle") | null;
             /** Worn */
-            worn?: ("inside" | "outside" | "over") | null;
+            worn?: ("inside" | "outside" | "over" | "shoulders") | null;
             /** Tuck */
             tuck?: ("none" | "full" | "bloused" | "front" | "half" | "side" | "back" | "tail_fold" | "knot" | "bra" | "lifted" | "front_and_tail" | "gathered") | null;
             /** Belted */
@@ -2922,6 +2922,8 @@ export interface components {
             side_stripe?: boolean | null;
             /** Padded */
             padded?: boolean | null;
+            /** Darts */
+            darts?: boolean | null;
             /** Colour */
             colour?: string | null;
             /** Second Colour */
@@ -3969,6 +3971,11 @@ export interface components {
             eases: components["schemas"]["EaseAt"][];
             /** Checks */
             checks: components["schemas"]["CheckOut"][];
+            /**
+             * Advice
+             * @default []
+             */
+            advice: string[];
         };
         /**
          * RackDetail

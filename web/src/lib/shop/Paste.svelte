@@ -75,6 +75,11 @@
     {#if shop.placed.unread.length}
       <p class="mt-1 text-sm text-bark">Not used for this kind: {shop.placed.unread.map(said).join(", ")}.</p>
     {/if}
+    {#if shop.placed.advice?.length}
+      <ul class="mt-1 text-sm" data-testid="buying" aria-label="Before it is bought">
+        {#each shop.placed.advice as line (line)}<li class="border-l-2 border-madder pl-2">{line}</li>{/each}
+      </ul>
+    {/if}
   </section>
 {/if}
 <p class="mt-5 border-t border-grain pt-3 text-sm">

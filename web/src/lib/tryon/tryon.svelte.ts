@@ -309,6 +309,7 @@ function unexpected(line: string): Expected {
     edges: [],
     eases: [],
     checks: [],
+    advice: [],
   };
   return {
     piece_id: null,
