@@ -25,5 +25,5 @@ def write(row_type: type[Row], member: Member, row_id: Any, version: int, **chan
             setattr(row, name, value)
         row.version += 1
         row.changed_by = member
-        row.save()
+        row.save(update_fields=[*changes, "version", "changed_by", "changed_at"])
         return row

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from datetime import UTC, datetime
+from datetime import UTC, date, datetime
 from typing import TYPE_CHECKING, Any, Self
 
 from django.db import models
@@ -41,6 +41,24 @@ class StudioQuerySet(models.QuerySet[Any]):
         self.filter(pk=row.pk).update(removed_at=None)
         row.removed_at = None
         return row
+
+
+#: From when and until when something that a studio keeps can have happened or be due.
+WINDOW = (datetime(1950, 1, 1, tzinfo=UTC), datetime(2200, 1, 1, tzinfo=UTC))
+
+
+def within_window(*times: str, days: tuple[str, ...] = ()) -> list[models.BaseConstraint]:
+    """Constraints that hold times and days within what a studio can mean: what slips past every door is refused here."""
+    ends: dict[str, tuple[date, date]] = dict.fromkeys(times, WINDOW)
+    ends |= {day: (WINDOW[0].date(), WINDOW[1].date()) for day in days}
+    return [
+        models.CheckConstraint(
+            condition=models.Q(**{f"{field}__isnull": True})
+            | models.Q(**{f"{field}__gte": first, f"{field}__lt": last}),
+            name=f"%(app_label)s_%(class)s_{field}_window",
+        )
+        for field, (first, last) in ends.items()
+    ]
 
 
 class StudioRow(models.Model):

@@ -6,7 +6,6 @@ test holds it. Exported and imported again, a file gives the same client.
 
 from __future__ import annotations
 
-from datetime import datetime
 from typing import Annotated, Any, Literal
 
 from pydantic import BaseModel, ConfigDict, Field, StringConstraints, ValidationError, model_validator
@@ -16,6 +15,7 @@ from craft.errors import NotAClientFile
 from craft.formats.brief_form import Aims, BriefForm, Said, Short
 from craft.formats.fitting_form import FiledErrand, FiledFitting, FiledTrial
 from craft.formats.look_form import FiledLook
+from craft.formats.moments import Past
 from craft.formats.rack_form import FiledPiece
 from craft.judge.renamed import liked_now, muted_now
 
@@ -39,7 +39,7 @@ class FiledReading(_Part):
     checked: bool = False
     set_aside: bool = False
     withdrawn: bool = False
-    taken_at: datetime
+    taken_at: Past
 
 
 class FiledConsent(_Part):
@@ -53,8 +53,8 @@ class FiledConsent(_Part):
 class FiledSession(_Part):
     """One measuring session."""
 
-    started_at: datetime
-    ended_at: datetime | None = None
+    started_at: Past
+    ended_at: Past | None = None
     ended: Literal["", "finished", "stopped"] = ""
     protocol: Annotated[str, StringConstraints(max_length=20)] = "full"
     side: Literal["left", "right"] = "right"

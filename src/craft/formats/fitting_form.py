@@ -2,13 +2,13 @@
 
 from __future__ import annotations
 
-from datetime import date, datetime
 from typing import Annotated, Any, Literal
 
 from pydantic import BaseModel, ConfigDict, Field, StringConstraints, field_validator
 
 from craft.cloth import Piece
 from craft.formats.brief_form import Said, Short
+from craft.formats.moments import Due, Past
 
 Verdict = Literal["as_said", "not_so"]
 #: The three life checks of a try-on (brief, section 1): the shape, the person's style, the person's week.
@@ -46,8 +46,8 @@ class FiledErrand(_Form):
     text: Said
     figure: Annotated[str, StringConstraints(max_length=32)] = ""
     by_cm: float = Field(default=0.0, ge=-60, le=60)
-    due_on: date | None = None
-    done_at: datetime | None = None
+    due_on: Due | None = None
+    done_at: Past | None = None
     applied: bool = False
 
 
@@ -65,7 +65,7 @@ class FiledTrial(_Form):
     decision: Decision = ""
     why: Said = ""
     corrected: list[dict[str, Any]] = Field(default=[], max_length=20)
-    tried_at: datetime
+    tried_at: Past
     errands: list[FiledErrand] = Field(default=[], max_length=20)
 
     @field_validator("piece")
@@ -79,6 +79,6 @@ class FiledFitting(_Form):
 
     place: Literal["wardrobe", "shop"]
     where: Short = ""
-    started_at: datetime
-    ended_at: datetime | None = None
+    started_at: Past
+    ended_at: Past | None = None
     trials: list[FiledTrial] = Field(default=[], max_length=500)

@@ -2,13 +2,13 @@
 
 from __future__ import annotations
 
-from datetime import date
 from typing import Annotated, Any, Literal
 
 from pydantic import BaseModel, ConfigDict, Field
 
 from craft import brief
 from craft.formats.brief_form import Said, Short
+from craft.formats.moments import PastDay
 from craft.judge.aims import Setting
 
 #: How a look stands with the client; and how it is a variant of another: dressed up, dressed down, or otherwise.
@@ -40,7 +40,7 @@ class Liked(_Form):
 
     rule: Short
     who: Literal["client", "stylist"] = "client"
-    on: date | None = None
+    on: PastDay | None = None
     why: Said = ""
 
 

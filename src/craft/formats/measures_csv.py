@@ -16,6 +16,7 @@ from typing import Literal
 
 from craft.body.measures import MEASURES, Measures, label
 from craft.errors import NotALength, NotATable
+from craft.formats.moments import EARLIEST, is_past
 from craft.measuring.checks import check
 from craft.units import Unit, parse_length
 
@@ -105,6 +106,8 @@ def _row(line: int, held: dict[str, str], unit: Unit, today: date, before: list[
         raise ValueError(f"“{taken[:40]}” is not a date like 2026-05-31.") from None
     if taken_on and taken_on > today:
         raise ValueError(f"{taken_on} has not come yet.")
+    if taken_on and not is_past(taken_on):
+        raise ValueError(f"{taken_on} is too long ago: a date lies after {EARLIEST.year - 1}.")
     origin = held.get("origin", "") or "measured"
     if origin not in ORIGINS:
         raise ValueError(f"“{origin[:40]}” is not an origin: measured, checked or said.")

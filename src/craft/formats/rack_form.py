@@ -2,13 +2,13 @@
 
 from __future__ import annotations
 
-from datetime import date
 from typing import Annotated, Any, Literal
 
 from pydantic import BaseModel, ConfigDict, Field, StringConstraints, field_validator
 
 from craft.cloth import Piece
 from craft.formats.brief_form import Said, Short
+from craft.formats.moments import PastDay
 
 #: Where a piece is in its life with the client.
 State = Literal["in_use", "at_the_tailor", "lent", "to_let_go"]
@@ -23,7 +23,7 @@ class Facts(BaseModel):
     maker: Short = ""
     label_size: Annotated[str, StringConstraints(strip_whitespace=True, max_length=20)] = ""
     price: int | None = Field(default=None, ge=0, le=1_000_000)
-    bought_on: date | None = None
+    bought_on: PastDay | None = None
     seasons: list[Season] = Field(default=[], max_length=4)
     formality: Literal["", "home", "relaxed", "smart", "formal"] = ""
     state: State = "in_use"

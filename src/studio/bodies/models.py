@@ -9,7 +9,7 @@ from django.db import models
 from django.utils import timezone
 
 from studio.people.models import Client, Member, Studio
-from studio.scoping import StudioQuerySet
+from studio.scoping import StudioQuerySet, within_window
 
 
 class MeasuringSession(models.Model):
@@ -33,6 +33,7 @@ class MeasuringSession(models.Model):
 
     class Meta:
         indexes: ClassVar[list[models.Index]] = [models.Index(fields=["client", "-started_at"])]
+        constraints: ClassVar[list[models.BaseConstraint]] = within_window("started_at", "ended_at")
 
 
 class Reading(models.Model):
@@ -71,6 +72,7 @@ class Reading(models.Model):
             models.Index(fields=["session", "measure", "taken_at"]),
             models.Index(fields=["studio", "measure"]),
         ]
+        constraints: ClassVar[list[models.BaseConstraint]] = within_window("taken_at")
 
 
 class Withdrawal(models.Model):

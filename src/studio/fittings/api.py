@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from datetime import date, datetime
+from datetime import datetime
 from typing import Annotated, Any, Literal
 from uuid import UUID
 
@@ -15,6 +15,7 @@ from craft.cloth.quick import read_line
 from craft.cloth.words import figure_name
 from craft.fit import Landed
 from craft.formats.fitting_form import Decision, ErrandKind, Seen
+from craft.formats.moments import Due, Past
 from craft.tryon import Correction, frame_of
 from craft.tryon.style import style_says
 from craft.units import Unit
@@ -27,6 +28,7 @@ from studio.requests import MemberRequest
 from studio.schemas import Copied, MaybeName, Note, Refusal, answer
 from studio.shopping.api import Heel, PlacedOut, placed_out
 from studio.shopping.services import Shopper, land_on, shopper_of
+from studio.stored import stored
 
 router = Router()
 Length = Literal["cm", "in"]
@@ -36,7 +38,7 @@ ShortWord = Annotated[str, StringConstraints(max_length=32)]
 class FittingIn(BaseModel):
     place: Literal["wardrobe", "shop"]
     where: MaybeName = ""
-    started_at: datetime
+    started_at: Past
 
 
 class DueIn(BaseModel):
@@ -45,13 +47,13 @@ class DueIn(BaseModel):
     text: Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=400)]
     figure: ShortWord = ""
     by_cm: float = Field(default=0.0, ge=-60, le=60)
-    due_on: date | None = None
+    due_on: Due | None = None
 
 
 class TrialIn(BaseModel):
     """One piece tried, as it is handed in: of the rack, or said in a line."""
 
-    tried_at: datetime
+    tried_at: Past
     seen: Seen = Seen()
     #: Edges and eases as they were typed, each from where it is told (ToSee.frame); read when they arrive.
     typed: dict[ShortWord, ShortWord] = Field(default={}, max_length=24)
@@ -336,7 +338,7 @@ def trial_out_of(request: MemberRequest, trial: Trial) -> TrialOut:
 
 def trial_out(trial: Trial, shopper: Shopper, *, explained: bool = True) -> TrialOut:
     """A trial as it is told; `explained` with what would explain what was seen, which takes a search."""
-    seen = Seen.model_validate(trial.seen)
+    seen = stored(Seen, trial.seen)
     landed = land_on(shopper, Piece.of(trial.piece), trial.heel_cm)
     corrections = services.corrections_of(shopper, trial) if explained else ()
     held: list[Errand] = [errand for errand in trial.errands.all() if errand.removed_at is None]

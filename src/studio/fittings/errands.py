@@ -59,7 +59,7 @@ def do(member: Member, errand_id: Any) -> Errand:
             errand.done_at = datetime.now(UTC)
             errand.applied = _apply(member, errand, errand.by_cm, "in_use" if errand.kind == "alter" else None)
             errand.version += 1
-            errand.save()
+            errand.save(update_fields=["done_at", "applied", "version", "changed_at"])
     return errand
 
 
@@ -72,7 +72,7 @@ def undo(member: Member, errand_id: Any) -> Errand:
                 _apply(member, errand, -errand.by_cm if errand.applied else 0.0, "at_the_tailor")
             errand.done_at, errand.applied = None, False
             errand.version += 1
-            errand.save()
+            errand.save(update_fields=["done_at", "applied", "version", "changed_at"])
     return errand
 
 

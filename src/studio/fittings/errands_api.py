@@ -2,13 +2,13 @@
 
 from __future__ import annotations
 
-from datetime import date
 from typing import Any
 from uuid import UUID
 
 from ninja import Router, Status
 from pydantic import BaseModel
 
+from craft.formats.moments import Due
 from studio.fittings import errands
 from studio.fittings.api import DueIn
 from studio.fittings.models import Errand
@@ -27,7 +27,7 @@ class ErrandsOut(BaseModel):
 
 class DueChange(BaseModel):
     version: int
-    due_on: date | None = None
+    due_on: Due | None = None
 
 
 def out(errand: Errand) -> ErrandOut:

@@ -9,6 +9,7 @@ from craft.formats.fitting_form import FiledErrand, FiledFitting, FiledTrial, Se
 from studio.fittings.models import Errand, Fitting, Trial
 from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
+from studio.stored import stored
 
 _TRIAL = ("title", "piece", "maker", "label_size", "heel_cm", "expected", "decision", "why", "tried_at")
 _ERRAND = ("kind", "title", "text", "figure", "by_cm", "due_on", "done_at", "applied")
@@ -33,7 +34,7 @@ def _trial(trial: Trial, rack: Sequence[Any]) -> FiledTrial:
     return FiledTrial(
         **{name: getattr(trial, name) for name in _TRIAL},
         rack_at=_place(trial, rack),
-        seen=Seen.model_validate(trial.seen),
+        seen=stored(Seen, trial.seen),
         # The identity of a reading means nothing in another studio.
         corrected=[{key: value for key, value in one.items() if key != "reading"} for one in trial.corrected],
         errands=[_errand(errand, rack) for errand in trial.errands.all() if errand.removed_at is None],

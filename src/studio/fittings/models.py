@@ -10,7 +10,7 @@ from django.utils import timezone
 
 from studio.people.models import NAME_LENGTH, Client
 from studio.rack.models import RackPiece
-from studio.scoping import StudioRow
+from studio.scoping import StudioRow, within_window
 
 Place = Literal["wardrobe", "shop"]
 Decision = Literal["", "keep", "alter", "size", "return", "let_go"]
@@ -33,6 +33,7 @@ class Fitting(StudioRow):
     class Meta:
         ordering: ClassVar[list[str]] = ["-started_at", "id"]
         indexes: ClassVar[list[models.Index]] = [models.Index(fields=["client", "-started_at"])]
+        constraints: ClassVar[list[models.BaseConstraint]] = within_window("started_at", "ended_at")
 
     def __str__(self) -> str:
         return self.where or self.place
@@ -61,6 +62,7 @@ class Trial(StudioRow):
     class Meta:
         ordering: ClassVar[list[str]] = ["tried_at", "id"]
         indexes: ClassVar[list[models.Index]] = [models.Index(fields=["studio", "maker"])]
+        constraints: ClassVar[list[models.BaseConstraint]] = within_window("tried_at")
 
     def __str__(self) -> str:
         return self.title
@@ -89,6 +91,7 @@ class Errand(StudioRow):
     class Meta:
         ordering: ClassVar[list[Any]] = [models.F("due_on").asc(nulls_last=True), "created_at", "id"]
         indexes: ClassVar[list[models.Index]] = [models.Index(fields=["studio", "done_at", "due_on"])]
+        constraints: ClassVar[list[models.BaseConstraint]] = within_window("done_at", days=("due_on",))
 
     def __str__(self) -> str:
         return self.text

@@ -32,6 +32,7 @@ from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
 from studio.rack.naming import title_of
 from studio.shopping.services import Shopper, land_on, shopper_of
+from studio.stored import stored
 
 #: A fitting that was not ended counts as over after half a day.
 OPEN_FOR = timedelta(hours=12)
@@ -269,7 +270,7 @@ def corrections_of(shopper: Shopper, trial: Trial) -> tuple[Correction, ...]:
     """What would explain what was seen of a piece, likeliest first; what was taken over is not said again."""
     done = {(one["whose"], one["key"]) for one in trial.corrected}
     piece = Piece.of(trial.piece)
-    seen = Seen.model_validate(trial.seen)
+    seen = stored(Seen, trial.seen)
     shoes = land_on(shopper, piece, trial.heel_cm).shoes
     found = [
         correction
@@ -299,14 +300,17 @@ def take_over(member: Member, trial_id: Any, whose: Literal["piece", "body"], ke
             entry["reading"] = str(_correct_body(member, trial, key, wanted.becomes))
         trial.corrected = [*trial.corrected, entry]
         trial.version += 1
-        trial.save()
+        trial.save(update_fields=["corrected", "version", "changed_at"])
     return trial
 
 
 def take_back(member: Member, trial_id: Any, whose: str, key: str) -> Trial:
     """Undo a correction that was taken over."""
     with transaction.atomic():
-        trial = own_trial(member, trial_id)
+        own = own_trial(member, trial_id)
+        trial: Trial = (
+            Trial.objects.select_for_update(of=("self",)).select_related("fitting", "rack_piece").get(id=own.id)
+        )
         entry = next((one for one in trial.corrected if (one["whose"], one["key"]) == (whose, key)), None)
         if entry is None:
             return trial
@@ -317,7 +321,7 @@ def take_back(member: Member, trial_id: Any, whose: str, key: str) -> Trial:
             Withdrawal.objects.get_or_create(reading=reading, defaults={"by": member})
         trial.corrected = [one for one in trial.corrected if one is not entry]
         trial.version += 1
-        trial.save()
+        trial.save(update_fields=["corrected", "version", "changed_at"])
     return trial
 
 

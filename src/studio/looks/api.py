@@ -19,6 +19,7 @@ from studio.looks.shapes import Colour, Described, KindOut, LookChange, LookIn, 
 from studio.people.models import Client
 from studio.requests import MemberRequest
 from studio.schemas import PieceWords, words_of
+from studio.stored import stored
 
 router = Router()
 
@@ -29,7 +30,7 @@ def look_out(look: Look, rack: Mapping[str, Any] | None = None) -> LookOut:
     return LookOut.of(
         look,
         pieces=[PieceWords.model_validate(piece) for piece in pieces],
-        facts=LookFacts.model_validate(look.facts),
+        facts=stored(LookFacts, look.facts),
         variant_of=look.variant_of_id,
         from_rack={place: UUID(link["piece"]) for place, link in look.links.items()},
         changed_by=look.changed_by.name if look.changed_by else "",

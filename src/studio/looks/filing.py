@@ -9,6 +9,7 @@ from craft.formats.look_form import FiledLink, FiledLook, LookFacts
 from studio.looks.models import Look
 from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
+from studio.stored import stored
 
 
 def filed_looks(looks: Sequence[Look], rack: Sequence[Any]) -> list[FiledLook]:
@@ -19,7 +20,7 @@ def filed_looks(looks: Sequence[Look], rack: Sequence[Any]) -> list[FiledLook]:
         FiledLook(
             name=look.name,
             pieces=look.pieces,
-            facts=LookFacts.model_validate(look.facts),
+            facts=stored(LookFacts, look.facts),
             variant_of=looks_at.get(look.variant_of_id),
             from_rack={
                 place: FiledLink(rack_at=rack_at[link["piece"]], worn_as=link["worn_as"])

@@ -31,6 +31,7 @@ from studio.people.models import NAME_LENGTH, Client, Member
 from studio.requests import MemberRequest
 from studio.rules.services import checked as checked_rules
 from studio.schemas import Copied, Name, Note, Refusal, Unit, answer
+from studio.stored import stored
 
 router = Router()
 
@@ -230,10 +231,10 @@ def row_of(client: Client, known: services.Counts | None = None) -> ClientRow:
 
 def client_out(client: Client) -> ClientOut:
     row = row_of(client, services.counts(client.studio_id, [client.id]).get(client.id))
-    brief = BriefForm.model_validate(client.brief)
+    brief = stored(BriefForm, client.brief)
     said = [CautionOut.of(caution) for caution in cautions(brief.limits)]
-    ways = FiledWays.model_validate(client.own_ways)
-    aims = Aims.model_validate(client.aims)
+    ways = stored(FiledWays, client.own_ways)
+    aims = stored(Aims, client.aims)
     return ClientOut(**row.model_dump(), aims=aims, brief=brief, own_ways=ways, cautions=said)
 
 

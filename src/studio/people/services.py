@@ -36,10 +36,12 @@ def restore_client(member: Member, client_id: Any) -> Client:
 
 
 def _mark_removed(member: Member, client_id: Any, when: datetime | None) -> Client:
-    client: Client = Client.objects.of(member).get_or_404(id=client_id)
-    client.removed_at, client.changed_by = when, member
-    client.version += 1
-    client.save()
+    with transaction.atomic():
+        # Locked, and only what is meant is written: a change that was acknowledged meanwhile stays.
+        client: Client = Client.objects.of(member).select_for_update(of=("self",)).get_or_404(id=client_id)
+        client.removed_at, client.changed_by = when, member
+        client.version += 1
+        client.save(update_fields=["removed_at", "changed_by", "version", "changed_at"])
     return client
 
 

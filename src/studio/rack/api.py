@@ -28,6 +28,7 @@ from studio.rack.naming import title_of
 from studio.requests import MemberRequest
 from studio.schemas import CSV, Added, MaybeName, Refusal, RefusedOut, Text, answer, attached
 from studio.shopping.api import Heel, PlacedOut, Stance, placed_out
+from studio.stored import stored
 
 router = Router()
 
@@ -148,7 +149,7 @@ def rack_piece_out(row: RackPiece, landed: Landed, body: Body, picture: UUID | N
         piece=row.piece,
         figures=list(KIND[piece.kind].figures),
         measured=bool(piece.figures),
-        facts=Facts.model_validate(row.facts),
+        facts=stored(Facts, row.facts),
         stance=landed.stance,
         marks=[CheckMark(key=check.key, stance=check.stance, title=check.title) for check in landed.checks],
         flat=flat,
@@ -217,7 +218,7 @@ def piece(request: MemberRequest, piece_id: UUID, heel_cm: Heel = 2.0) -> Any:
 
 def _one(request: MemberRequest, piece_id: UUID, heel: float) -> RackDetail:
     shopper, row, landed = services.landed_piece(request.user, piece_id, heel)
-    picture, facts = first_of_pieces(request.user, row.client_id).get(row.id), Facts.model_validate(row.facts)
+    picture, facts = first_of_pieces(request.user, row.client_id).get(row.id), stored(Facts, row.facts)
     return RackDetail(
         piece=rack_piece_out(row, landed, shopper.body, picture),
         placed=placed_out(landed, [], [], shopper.unit),

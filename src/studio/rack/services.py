@@ -18,6 +18,7 @@ from studio.concurrency import write
 from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
 from studio.shopping.services import Shopper, land_on, shopper_of
+from studio.stored import stored
 
 
 def hang_line(member: Member, client_id: Any, line: str, piece_id: UUID) -> RackPiece:
@@ -87,7 +88,7 @@ def restore(member: Member, piece_id: Any) -> RackPiece:
 
 def filed(row: RackPiece) -> FiledPiece:
     """A piece as it is filed and tabled."""
-    return FiledPiece(name=row.name, piece=row.piece, facts=Facts.model_validate(row.facts))
+    return FiledPiece(name=row.name, piece=row.piece, facts=stored(Facts, row.facts))
 
 
 def hang_filed(member: Member, client: Client, pieces: Iterable[FiledPiece]) -> list[RackPiece]:

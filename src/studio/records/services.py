@@ -26,6 +26,7 @@ from studio.rack import services as rack
 from studio.rack.models import RackPiece
 from studio.records.models import Erasure
 from studio.rules.services import checked as checked_rules
+from studio.stored import stored
 
 
 def file_of(member: Member, client_id: Any) -> ClientFile:
@@ -37,10 +38,10 @@ def file_of(member: Member, client_id: Any) -> ClientFile:
     return ClientFile(
         name=client.name,
         note=client.note,
-        aims=Aims.model_validate(client.aims),
-        brief=BriefForm.model_validate(client.brief),
+        aims=stored(Aims, client.aims),
+        brief=stored(BriefForm, client.brief),
         sessions=[_filed(session) for session in sessions.prefetch_related("readings__withdrawal")],
-        ways=FiledWays.model_validate(client.own_ways),
+        ways=stored(FiledWays, client.own_ways),
         looks=filed_looks(list(looks), [row.id for row in hanging]),
         rack=[rack.filed(row) for row in hanging],
         fittings=filing.filed_of(member, client, [row.id for row in hanging]),
@@ -55,7 +56,7 @@ _READING_FIELDS = ("measure", "typed", "source", "said", "checked", "set_aside",
 def _filed(session: MeasuringSession) -> FiledSession:
     return FiledSession(
         **{name: getattr(session, name) for name in _SESSION_FIELDS},
-        consent=FiledConsent.model_validate(session.consent),
+        consent=stored(FiledConsent, session.consent),
         readings=[
             FiledReading(
                 **{name: getattr(reading, name) for name in _READING_FIELDS},

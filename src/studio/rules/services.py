@@ -24,6 +24,7 @@ from studio.looks.links import rack_of, worn_now
 from studio.looks.models import Look
 from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
+from studio.stored import stored
 
 #: So many of the looks changed last are judged to say what a rule touches.
 MOST_LOOKS = 400
@@ -62,7 +63,7 @@ def kept_looks(member: Member) -> Iterator[Held]:
             worn = CraftLook.of(worn_now(look, rack))
         except UnknownWord:
             continue
-        facts = LookFacts.model_validate(look.facts)
+        facts = stored(LookFacts, look.facts)
         liked = frozenset(exception.rule for exception in facts.liked)
         aims = replace(look.client.wishes, setting=facts.setting.read(), liked=liked)
         yield Held(look, compose(bodies[look.client_id], worn, look.client.ways), aims)

@@ -1,4 +1,5 @@
 /** A client's rack on the screen: pieces as flats, filtered as you look, changed in place, each way back kept. */
+import { notice } from "../ui/notice.svelte";
 import { api, ask, type Refusal, type Schemas } from "../api/client";
 import type { History } from "../client/history.svelte";
 
@@ -75,6 +76,8 @@ export class Rack {
     this.line = "";
     this.#put(told.data);
     this.#remember(`hanging the ${told.data.title}`, told.data.id, "remove");
+    const { note } = told.data.facts;
+    if (note) notice.say(`The ${told.data.title} hangs. What was not understood is its note: ${note}.`);
   }
 
   async choose(id: string | null): Promise<void> {
