@@ -118,18 +118,22 @@ def _hat(outfit: Outfit, piece: Piece) -> list[Shape]:
     return [Shape("hat", piece.kind, "cloth", tuple(crown + mirrored(crown)), colour)]
 
 
-def _tights(outfit: Outfit, piece: Piece) -> list[Shape]:
-    """Over the skin from the waist down; drawn under everything else."""
-    body, lift = outfit.body, outfit.lift
-    crotch, bone = body.height("crotch"), body.height("ankle_bone")
-    trunk: list[Point] = [(body.half_breadth(h) + 0.1, h + lift) for h in steps(body.height("waist"), crotch, 2.0)]
-    legs = steps(crotch - 1.0, bone, 2.0)
-    outside: list[Point] = [(body.leg_centre(h) + body.leg_half_breadth(h) + 0.1, h + lift) for h in legs]
+def _on_the_legs(outfit: Outfit, low: float, off: float) -> tuple[Point, ...]:
+    """What lies on the skin from the waist down to a height, `off` cm off it."""
+    body, lift, crotch = outfit.body, outfit.lift, outfit.body.height("crotch")
+    trunk: list[Point] = [(body.half_breadth(h) + off, h + lift) for h in steps(body.height("waist"), crotch, 2.0)]
+    legs = steps(crotch - 1.0, low, 2.0)
+    outside: list[Point] = [(body.leg_centre(h) + body.leg_half_breadth(h) + off, h + lift) for h in legs]
     inside: list[Point] = [
         (max(0.2, body.leg_centre(h) - body.leg_half_breadth(h) - 0.1), h + lift) for h in reversed(legs)
     ]
     side = [*trunk, *outside, *inside]
-    area = (*side, (0.0, crotch + lift), *mirrored(side))
+    return (*side, (0.0, crotch + lift), *mirrored(side))
+
+
+def _tights(outfit: Outfit, piece: Piece) -> list[Shape]:
+    """Over the skin from the waist down; drawn under everything else."""
+    area = _on_the_legs(outfit, outfit.body.height("ankle_bone"), 0.1)
     return [Shape("tights", piece.kind, "cloth", area, piece.word("colour") or "black")]
 
 
@@ -186,16 +190,8 @@ def _bra(outfit: Outfit, piece: Piece) -> list[Shape]:
 
 def _smoothing(outfit: Outfit, piece: Piece) -> list[Shape]:
     """Beneath: from the waist to the middle of the thigh, on the skin."""
-    body, lift = outfit.body, outfit.lift
-    crotch, low = body.height("crotch"), body.height("mid_thigh")
-    trunk: list[Point] = [(body.half_breadth(h) + 0.15, h + lift) for h in steps(body.height("waist"), crotch, 2.0)]
-    legs = steps(crotch - 1.0, low, 2.0)
-    outside: list[Point] = [(body.leg_centre(h) + body.leg_half_breadth(h) + 0.15, h + lift) for h in legs]
-    inside: list[Point] = [
-        (max(0.2, body.leg_centre(h) - body.leg_half_breadth(h) - 0.1), h + lift) for h in reversed(legs)
-    ]
-    side = [*trunk, *outside, *inside]
-    return [Shape(piece.kind, piece.kind, "cloth", (*side, (0.0, crotch + lift), *mirrored(side)), colour_of(piece))]
+    area = _on_the_legs(outfit, outfit.body.height("mid_thigh"), 0.15)
+    return [Shape(piece.kind, piece.kind, "cloth", area, colour_of(piece))]
 
 
 def _underslip(outfit: Outfit, piece: Piece) -> list[Shape]:

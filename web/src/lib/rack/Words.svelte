@@ -22,7 +22,6 @@
   };
   const held = $derived(piece.piece as Record<string, unknown>);
   const asked = $derived(BY_SLOT[piece.slot] ?? []);
-  const own = $derived(String(held.colour ?? ""));
   const some = $derived(piece.slot === "swim" ? "swim_detail" : "fabric");
   const chosen = $derived((held[some] as string[] | undefined) ?? []);
 
@@ -36,33 +35,18 @@
 
 <h3 class="heading mt-4">Words</h3>
 <div class="grid grid-cols-2 gap-x-4">
-  <label class="text-sm text-bark">
-    Colour
-    <select
-      class="field text-walnut"
-      data-word-of="colour"
-      value={own}
-      onchange={(event) => set("colour", event.currentTarget.value)}
-    >
-      <option value="">as usual</option>
-      {#if own.startsWith("#")}<option value={own}>{own}, of its picture</option>{/if}
-      {#each words.colours as colour (colour.name)}<option value={colour.name}>{said(colour.name)}</option
-        >{/each}
-    </select>
-  </label>
-  {#each ["second_colour", "third_colour"] as key (key)}
+  {#each ["colour", "second_colour", "third_colour"] as key (key)}
+    {@const own = String(held[key] ?? "")}
     <label class="text-sm text-bark first-letter:uppercase">
       {said(key)}
       <select
         class="field text-walnut"
         data-word-of={key}
-        value={held[key] ?? ""}
+        value={own}
         onchange={(event) => set(key, event.currentTarget.value)}
       >
-        <option value="">none</option>
-        {#if String(held[key] ?? "").startsWith("#")}<option value={held[key]}
-            >{held[key]}, of its picture</option
-          >{/if}
+        <option value="">{key === "colour" ? "as usual" : "none"}</option>
+        {#if own.startsWith("#")}<option value={own}>{own}, of its picture</option>{/if}
         {#each words.colours as colour (colour.name)}<option value={colour.name}>{said(colour.name)}</option
           >{/each}
       </select>
