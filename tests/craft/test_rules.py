@@ -214,7 +214,6 @@ def test_bare_skin_is_as_deep_as_the_client_says() -> None:
         ({"wants": ["look_current"]}, "current.layer", "for", [JEANS, {"is": "blazer", "fit": "oversized"}], {"is": "blazer", "fit": "fitted"}),
         ({"wants": ["look_current"]}, "current.mix", "for", [JEANS, TEE, {"is": "blazer"}], {"is": "jacket"}),
         ({"wants": ["look_current"]}, "current.finish", "for", [{**JEANS, "hem_finish": "raw"}], JEANS),
-        ({"wants": ["look_current"]}, "current.cut", "against", [JEANS, {"is": "blouse", "cut": "peplum"}], {"is": "blouse"}),
         ({"never": ["blazer"]}, "style.never", "against", [JEANS, TEE, {"is": "blazer"}], {"is": "cardigan"}),
         ({"style": ["plain"]}, "style.own", "for", [JEANS, TEE], {**TEE, "pattern": "large_print"}),
         ({"style": ["sporty"]}, "style.own", "against", [{"is": "trousers"}, {"is": "blouse"}, {"is": "pumps"}], {"is": "sweatshirt"}),

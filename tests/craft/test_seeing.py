@@ -164,12 +164,20 @@ def test_a_look_is_judged_the_same_in_whatever_order_its_places_are_told(look: L
     assert (one.score, one.verdict) == (other.score, other.verdict)
 
 
-def test_what_fits_only_with_a_stop_gap_is_left_in_the_shop() -> None:
-    body = Body.of(Measures.of({**BODY.measures.figures, "narrow_ankle_height": 10.5, "ankle_bone_height": 6.8}))
-    for landed in (land(body, Piece.of({"is": "jeans", "inseam_cm": inseam}), barefoot_on(2)) for inseam in (68, 76)):
-        assert all(why.say().endswith("Leave it.") for why in not_bought(landed))
-    thin = Piece.of(
-        {"is": "trousers", "cut": "skinny", "fabric": ["thin"], "colour": "white", "thigh_cm": 52, "hip_cm": 96}
-    )
-    checks = {check.key: check for check in land(body, thin, barefoot_on(2)).checks}
+def test_what_nothing_mends_is_left_in_the_shop() -> None:
+    def why(**said: object) -> list[str]:
+        return [sentence.say().split(" ")[0] for sentence in not_bought(land(BODY, Piece.of(said), barefoot_on(2)))]
+
+    assert why(**{"is": "jeans", "inseam_cm": 46}) == ["Too"] and why(**{"is": "jeans", "inseam_cm": 76}) == []
+    assert why(**{"is": "shorts", "inseam_cm": 30}) == []
+    (band,) = land(BODY, Piece.of({"is": "trousers", "waist_cm": 80}), barefoot_on(2)).eases
+    waist = band.body
+    rigid = {"is": "trousers", "fabric": ["rigid"]}
+    assert why(**rigid, waist_cm=waist + 0.5) == ["The"] and why(**rigid, waist_cm=waist + 4) == []
+    assert why(**{"is": "tee", "neck": "halter"}) == ["It"] and why(**{"is": "tee", "neck": "v"}) == []
+
+
+def test_pale_thin_cloth_is_tried_a_size_up() -> None:
+    thin = Piece.of({"is": "trousers", "cut": "skinny", "fabric": ["thin"], "colour": "white", "hip_cm": 96})
+    checks = {check.key: check for check in land(BODY, thin, barefoot_on(2)).checks}
     assert {mend.key for mend in checks["sheer"].alterations} == {"up", "under", "line"}

@@ -11,7 +11,7 @@ from collections.abc import Iterator
 from craft.cloth.register import formality
 from craft.cloth.words import said
 from craft.judge.aims import Aims
-from craft.judge.finding import Figure, Remark, con, pro
+from craft.judge.finding import Figure, Remark, pro
 from craft.judge.rule import Client, Subject
 from craft.look import Outfit
 from craft.look.readings import BASE
@@ -28,10 +28,8 @@ LEGS, SHOES, EASED_LAYERS, EASE = (
     ("blazer", "coat"),
     2.4,
 )
-#: Cuts that read of some years ago.
-PAST_CUTS = ("peplum",)
 #: What each weighs (W).
-LEG, SHOE, LAYER, FINISH, PAST, MIX = 0.15, 0.08, 0.08, 0.06, 0.15, 0.06
+LEG, SHOE, LAYER, FINISH, MIX = 0.15, 0.08, 0.08, 0.06, 0.06
 #: Pieces this far apart in formality are worked against each other (0 to 4; W).
 MIXED = 1.7
 
@@ -90,13 +88,3 @@ def finish(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     if bottom.piece.word("hem_finish") == "raw" or bottom.piece.flag("distressed") or bottom.piece.says("fade"):
         text = "A raw edge or a fade is casual, and of today."
         yield pro(FINISH, "dated", ("whole", bottom.hem.cm), "A finish of today", text)
-
-
-@rule("current.cut", looks_at=("top", "one_piece", "layer"), reads=("heel",), speaks_to=wants_it)
-def cut(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
-    """A peplum reads of some years ago."""
-    worn = [one.piece for one in outfit.layers] + ([outfit.top.piece] if outfit.top else [])
-    past = next((piece for piece in worn if piece.word("cut") in PAST_CUTS), None)
-    if past is not None:
-        text = f"A {said(past.word('cut') or '')} reads of some years ago."
-        yield con(PAST, "dated", ("waist", outfit.at("waist")), "A cut of some years ago", text)
