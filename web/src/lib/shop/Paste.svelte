@@ -77,7 +77,9 @@
     {/if}
     {#if shop.placed.advice?.length}
       <ul class="mt-1 text-sm" data-testid="buying" aria-label="Before it is bought">
-        {#each shop.placed.advice as line (line)}<li class="border-l-2 border-madder pl-2">{line}</li>{/each}
+        {#each shop.placed.advice as line (line)}<li class="mt-1.5 border-l-2 border-madder pl-2">
+            {line}
+          </li>{/each}
       </ul>
     {/if}
   </section>
