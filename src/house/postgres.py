@@ -17,8 +17,23 @@ from house.debian import ensure_postgres
 from house.places import HOUSE, LOGS, ROOT
 from house.steps import Trouble, run, say
 
+#: The role that owns and migrates, and the one that serves and owns nothing (src/studio/wall.py).
 ROLE = DATABASE = "basilwood"
+SERVING = "basilwood_serve"
 READY = "basilwood.ready"
+PASSWORD, SERVING_PASSWORD = "BASILWOOD_DB_PASSWORD", "BASILWOOD_DB_SERVE_PASSWORD"
+
+
+#: Its log keeps no statement and no value, for those are people's measures, and is written over after a week.
+_DISCREET = (
+    "-c log_min_messages=fatal",
+    "-c log_min_error_statement=panic",
+    "-c log_error_verbosity=terse",
+    "-c logging_collector=on",
+    "-c log_filename=server-%a.log",
+    "-c log_truncate_on_rotation=on",
+    "-c log_rotation_age=1d",
+)
 
 
 def free_port() -> int:
@@ -42,10 +57,11 @@ def _may_enter(folder: Path, user: str) -> bool:
 
 @dataclass(frozen=True)
 class Cluster:
-    """A cluster's folder and the password of our role in it."""
+    """A cluster's folder and the passwords of our two roles in it."""
 
     data: Path
     password: str
+    serving: str
     programs: Path
 
     def _control(self, *words: str) -> list[str]:
@@ -64,7 +80,7 @@ class Cluster:
         if running:
             return running
         port = free_port()
-        options = f"-p {port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=''"
+        options = f"-p {port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' {' '.join(_DISCREET)}"
         log = self.data / "server.log"
         words = ("start", "-w", "-t", "60", "-l", str(log), "-o", options)
         run("postgres-start", "starting PostgreSQL", self._control(*words), user=server_user(), cwd=Path("/"))
@@ -82,7 +98,9 @@ class Cluster:
             "BASILWOOD_DB_PORT": str(port),
             "BASILWOOD_DB_USER": ROLE,
             "BASILWOOD_DB_NAME": DATABASE,
-            "BASILWOOD_DB_PASSWORD": self.password,
+            PASSWORD: self.password,
+            "BASILWOOD_DB_SERVE_USER": SERVING,
+            SERVING_PASSWORD: self.serving,
         }
 
 
@@ -99,16 +117,17 @@ def _home() -> Path:
     return elsewhere / "postgres"
 
 
-def own_cluster(password: str) -> Cluster:
-    """The demo's cluster, made on the first start and repaired when that was cut short."""
+def own_cluster(password: str, serving: str) -> Cluster:
+    """The demo's cluster, started; made on the first start and repaired when that was cut short."""
     programs = ensure_postgres()
     data = _home()
-    cluster = Cluster(data, password, programs)
+    cluster = Cluster(data, password, serving, programs)
     if not (data / READY).exists():
         if data.exists():
             cluster.stop()
             shutil.rmtree(data)
         _make(cluster)
+    _make_roles(cluster, cluster.start())
     return cluster
 
 
@@ -117,7 +136,7 @@ def temporary_cluster() -> Cluster:
     programs = ensure_postgres()
     folder = Path(tempfile.mkdtemp(prefix="basilwood-test-"))
     _give(folder)
-    cluster = Cluster(folder / "data", secrets.token_urlsafe(24), programs)
+    cluster = Cluster(folder / "data", secrets.token_urlsafe(24), secrets.token_urlsafe(24), programs)
     _make(cluster, durable=False)
     return cluster
 
@@ -156,25 +175,44 @@ def _make(cluster: Cluster, *, durable: bool = True) -> None:
             settings.write("\nfsync = off\nsynchronous_commit = off\nfull_page_writes = off\n")
     port = cluster.start()
     try:
-        _make_role(cluster, port)
+        _make_roles(cluster, port)
     except Trouble:
         cluster.stop()
         raise
     (cluster.data / READY).write_text("made\n")
 
 
-def _make_role(cluster: Cluster, port: int) -> None:
-    """Our role, which may make databases (the tests do) but is no superuser, and its database."""
-    script = f"CREATE ROLE {ROLE} LOGIN CREATEDB PASSWORD :'password';\nCREATE DATABASE {DATABASE} OWNER {ROLE};\n"
+#: Both roles and the database, made where they are missing. The one that owns may make databases (the tests do) and may
+#: act as the one that serves; neither is a superuser. A question that serves takes no longer than this.
+_ROLES = f"""
+\\getenv password {PASSWORD}
+\\getenv serving {SERVING_PASSWORD}
+SELECT 'CREATE ROLE {ROLE} LOGIN CREATEDB' WHERE NOT EXISTS (SELECT FROM pg_roles WHERE rolname = '{ROLE}')\\gexec
+SELECT 'CREATE ROLE {SERVING} LOGIN' WHERE NOT EXISTS (SELECT FROM pg_roles WHERE rolname = '{SERVING}')\\gexec
+ALTER ROLE {ROLE} PASSWORD :'password';
+ALTER ROLE {SERVING} PASSWORD :'serving';
+GRANT {SERVING} TO {ROLE};
+ALTER ROLE {SERVING} SET statement_timeout = '30s';
+ALTER ROLE {SERVING} SET lock_timeout = '10s';
+ALTER ROLE {SERVING} SET idle_in_transaction_session_timeout = '60s';
+SELECT 'CREATE DATABASE {DATABASE} OWNER {ROLE}'
+  WHERE NOT EXISTS (SELECT FROM pg_database WHERE datname = '{DATABASE}')\\gexec
+"""  # noqa: S608 (our own constants)
+
+
+def _make_roles(cluster: Cluster, port: int) -> None:
+    """Both of our roles and our database, unless they are there."""
     command = ["psql", "-h", "127.0.0.1", "-p", str(port), "-U", "postgres", "-d", "postgres", "-v", "ON_ERROR_STOP=1"]
+    # By the environment and not as words of the command: those are for everybody on the machine to read.
+    known = {"PGPASSWORD": cluster.password, PASSWORD: cluster.password, SERVING_PASSWORD: cluster.serving}
     asked = subprocess.run(
-        [*command, "-v", f"password={cluster.password}"],
-        input=script,
+        command,
+        input=_ROLES,
         text=True,
         capture_output=True,
-        env={**os.environ, "PGPASSWORD": cluster.password},
+        env={**os.environ, **known},
         check=False,
         cwd="/",
     )
     if asked.returncode:
-        raise Trouble(f"The database role could not be made: {asked.stderr.strip()[-300:]}")
+        raise Trouble(f"The database roles could not be made: {asked.stderr.strip()[-300:]}")

@@ -21,7 +21,7 @@ from house.steps import Trouble, check_room, open_house, say
 
 DEMO_EMAIL = "maud@hollinrow.example"
 DEFAULT_PORT = 8420
-WORKERS, THREADS = 2, 4
+WORKERS = 2
 
 
 @contextlib.contextmanager
@@ -65,7 +65,7 @@ def _prepare(*, build: bool = True) -> tuple[Cluster, dict[str, str]]:
         setup.front_end()
     else:
         setup.node_packages()
-    cluster = own_cluster(setup.keys()["database"])
+    cluster = own_cluster(setup.keys()["database"], setup.keys()["serving"])
     env = setup.environment(cluster.environment(cluster.start()))
     try:
         where = HOUSE / "stamps" if not os.access(cluster.data, os.W_OK) else cluster.data
@@ -83,26 +83,22 @@ def _ends_with_us() -> None:
     ctypes.CDLL(None).prctl(set_death_signal, signal.SIGTERM)
 
 
+def as_serving(env: Mapping[str, str]) -> dict[str, str]:
+    """The environment of the role that serves: it owns no table, so that the second wall holds for it."""
+    role = {"BASILWOOD_DB_USER": env["BASILWOOD_DB_SERVE_USER"]}
+    return {**env, **role, "BASILWOOD_DB_PASSWORD": env["BASILWOOD_DB_SERVE_PASSWORD"]}
+
+
 def gunicorn(port: int, env: Mapping[str, str], *more: str) -> subprocess.Popen[bytes]:
-    """Start the application server; its words go into a log."""
+    """Start the application server as the role that serves; its words go into a log."""
     LOGS.mkdir(parents=True, exist_ok=True)
-    words = [
-        "--bind",
-        f"127.0.0.1:{port}",
-        "--threads",
-        str(THREADS),
-        "--worker-class",
-        "gthread",
-        "--graceful-timeout",
-        "5",
-        "--no-control-socket",
-    ]
+    words = ["--bind", f"127.0.0.1:{port}", "--config", "python:studio.serving", "--no-control-socket"]
     log = (LOGS / "gunicorn.log").open("ab")
     with log:
         return subprocess.Popen(
             [str(PYTHON), "-m", "gunicorn", "studio.wsgi", *words, *more],
             cwd=ROOT,
-            env={**os.environ, **env},
+            env=as_serving({**os.environ, **env}),
             stdout=log,
             stderr=log,
             start_new_session=True,

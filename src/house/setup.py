@@ -21,14 +21,14 @@ SETTINGS = {"DJANGO_SETTINGS_MODULE": "studio.settings", "PYTHONPATH": str(SRC)}
 
 
 def keys() -> dict[str, str]:
-    """Secrets of this machine, made once: the signing key, the database's and the demo's passwords."""
+    """Secrets of this machine, made once: the signing key, the passwords of the database's two roles and of the demo."""
     path = HOUSE / "keys.json"
     HOUSE.mkdir(exist_ok=True)
     try:
         held: dict[str, str] = json.loads(path.read_text())
     except (FileNotFoundError, json.JSONDecodeError):
         held = {}
-    wanted = {"secret_key": 50, "database": 24, "demo": 9}
+    wanted = {"secret_key": 50, "database": 24, "serving": 24, "demo": 9}
     missing = {name: secrets.token_urlsafe(size) for name, size in wanted.items() if name not in held}
     if missing:
         held |= missing

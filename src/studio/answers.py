@@ -5,6 +5,8 @@ from __future__ import annotations
 from collections.abc import Callable
 from typing import Any
 
+from django.core.exceptions import RequestDataTooBig
+from django.db import DataError, IntegrityError, connection, transaction
 from django.db.models import Model
 from django.http import Http404, HttpRequest, HttpResponse
 from ninja import NinjaAPI
@@ -13,10 +15,11 @@ from pydantic import BaseModel
 
 from craft.errors import InvalidInput
 from studio.bodies.shapes import reading_out
-from studio.errors import Doubtful, NoShop, Overtaken, Stale
+from studio.errors import Again, Busy, Doubtful, NoShop, Overtaken, Stale, Taken
 from studio.fittings.api import trial_out_of
 from studio.fittings.errands_api import out as errand_out
 from studio.fittings.models import Errand, Trial
+from studio.gate import ASK_AGAIN
 from studio.looks.api import look_out
 from studio.looks.models import Look
 from studio.people.api import StudioOut, client_out
@@ -87,11 +90,32 @@ ANSWERS: tuple[tuple[type[Exception], int, Told], ...] = (
     (Http404, 404, lambda request, error: {"message": "This is not here, or not in your studio."}),
     (Stale, 409, _stale),
     (Overtaken, 409, _overtaken),
+    (Taken, 409, lambda request, error: {"message": TAKEN, "field": "id"}),
+    (Again, 409, lambda request, error: {"message": str(error), "field": "again"}),
     (Doubtful, 422, _doubtful),
     (InvalidInput, 422, lambda request, error: {"message": str(error), "field": error.field}),
     (ValidationError, 422, _malformed),
+    (RequestDataTooBig, 413, lambda request, error: {"message": "This is too large: 4 MB at most."}),
+    (
+        DataError,
+        422,
+        lambda request, error: {"message": "This cannot be kept: a text or a figure in it is out of bounds."},
+    ),
+    (
+        IntegrityError,
+        409,
+        lambda request, error: {"message": "This does not go with what is kept here. Load the page again."},
+    ),
     (NoShop, 503, lambda request, error: {"message": str(error)}),
+    (Busy, 503, lambda request, error: {"message": str(error)}),
 )
+TAKEN = "This was handed in before, for something else. Load the page and do it once more."
+
+
+def _take_back() -> None:
+    """One request, one transaction: what is refused has written nothing, however far it came."""
+    if connection.in_atomic_block:
+        transaction.set_rollback(True)
 
 
 def answer_errors(api: NinjaAPI) -> None:
@@ -99,7 +123,12 @@ def answer_errors(api: NinjaAPI) -> None:
 
     def answering(status: int, told: Told) -> Callable[[HttpRequest, Any], HttpResponse]:
         def answer(request: HttpRequest, error: Any) -> HttpResponse:
-            return api.create_response(request, {"field": None, **told(request, error)}, status=status)
+            shown = {"field": None, **told(request, error)}
+            _take_back()
+            response = api.create_response(request, shown, status=status)
+            if status == 503:
+                response["Retry-After"] = str(ASK_AGAIN)
+            return response
 
         return answer
 
@@ -107,6 +136,10 @@ def answer_errors(api: NinjaAPI) -> None:
         api.add_exception_handler(kind, answering(status, told))
 
     def refused(request: HttpRequest, error: Any) -> HttpResponse:
-        return api.create_response(request, {"message": str(error), "field": None}, status=error.status_code)
+        _take_back()
+        # A body that cannot be read is told by ninja without saying why; the gate knows.
+        why = error.__cause__ if isinstance(error.__cause__, InvalidInput) else error
+        told = {"message": str(why), "field": getattr(why, "field", None)}
+        return api.create_response(request, told, status=error.status_code)
 
     api.add_exception_handler(HttpError, refused)

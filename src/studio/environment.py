@@ -26,6 +26,9 @@ class Environment(BaseModel):
     db_name: str = "basilwood"
     db_user: str = "basilwood"
     db_password: str = ""
+    #: The role that serves, where `db_user` is the one that migrates; without, one role does both (SECURITY.md).
+    db_serve_user: str = ""
+    db_serve_password: str = ""
     db_host: str = "127.0.0.1"
     db_port: int = 5432
     #: Where the measuring tape is heard, and where the shops answer; without, there is none.

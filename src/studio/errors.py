@@ -42,6 +42,10 @@ class UnknownRule(InvalidInput):
     field = "muted"
 
 
+class Busy(Exception):
+    """More at once than is taken in; the message says what to try again."""
+
+
 class NoShop(Exception):
     """No shop is known, or it does not answer, or not with a feed; the message says which."""
 
@@ -60,6 +64,14 @@ class Doubtful(Exception):
     def __init__(self, measure: str, doubt: Doubt, unit: Unit) -> None:
         self.measure, self.doubt = measure, doubt
         super().__init__(doubt.text.say(unit))
+
+
+class Taken(Exception):
+    """An identity that the desk made stands for something else in this studio already."""
+
+
+class Again(Exception):
+    """A file or a table that was handed in before; the message says when, and asks."""
 
 
 class Stale(Exception):

@@ -1,15 +1,17 @@
-"""Every row belongs to a studio; every query starts from the studio of who asks."""
+"""Every row belongs to a studio, most of them to a client; every query starts from the studio of who asks, and every
+write first holds the client, so that writers and an erasure never wait for each other in a circle."""
 
 from __future__ import annotations
 
 from datetime import UTC, date, datetime
-from typing import TYPE_CHECKING, Any, Self
+from typing import TYPE_CHECKING, Any, ClassVar, Self
 
-from django.db import models
+from django.apps import apps
+from django.db import models, transaction
 from django.http import Http404
 
 if TYPE_CHECKING:
-    from studio.people.models import Member
+    from studio.people.models import Client, Member
 
 
 class StudioQuerySet(models.QuerySet[Any]):
@@ -19,9 +21,14 @@ class StudioQuerySet(models.QuerySet[Any]):
         """Only the rows of the member's own studio."""
         return self.filter(studio_id=member.studio_id)
 
+    def of_kept_clients(self) -> Self:
+        """Rows whose client was not removed; rows of no client all the same."""
+        path = getattr(self.model, "client_path", "")
+        return self.filter(**{f"{path}__removed_at": None}) if path else self
+
     def not_removed(self) -> Self:
-        """Rows that were not removed."""
-        return self.filter(removed_at__isnull=True)
+        """Rows that were not removed, nor their client."""
+        return self.filter(removed_at__isnull=True).of_kept_clients()
 
     def get_or_404(self, **which: Any) -> Any:
         """The one row, or a 404 that does not say whether another studio has it."""
@@ -30,17 +37,39 @@ class StudioQuerySet(models.QuerySet[Any]):
             raise Http404
         return row
 
+    def locked_or_404(self, **which: Any) -> Any:
+        """The one row, held for this transaction; its client is held first. Raises Http404."""
+        self._hold_client(**which)
+        return self.select_for_update(of=("self",), no_key=True).get_or_404(**which)
+
+    def _hold_client(self, **which: Any) -> None:
+        path = getattr(self.model, "client_path", "")
+        if path:
+            hold_client(self.filter(**which).values_list(f"{path}_id", flat=True).first())
+
     def soft_delete(self, member: Member, **which: Any) -> None:
         """Remove one kept row of the member's studio; it can be brought back. Raises Http404."""
-        row = self.of(member).not_removed().get_or_404(**which)
-        self.filter(pk=row.pk).update(removed_at=datetime.now(UTC), changed_by=member)
+        with transaction.atomic():
+            row = self.of(member).not_removed().locked_or_404(**which)
+            self.filter(pk=row.pk).update(removed_at=datetime.now(UTC), changed_by=member)
 
     def restore(self, member: Member, **which: Any) -> Any:
         """Undo a removal; the row. Raises Http404."""
-        row = self.of(member).get_or_404(**which)
-        self.filter(pk=row.pk).update(removed_at=None)
+        with transaction.atomic():
+            row = self.of(member).of_kept_clients().locked_or_404(**which)
+            self.filter(pk=row.pk).update(removed_at=None)
         row.removed_at = None
         return row
+
+
+def hold_client(client_id: Any) -> Client:
+    """Hold a client until this transaction ends: the first lock of every write to anything of theirs. Others read on and
+    other clients' writers go on; an erasure waits, and what comes after it finds nobody. Raises Http404."""
+    rows: Any = apps.get_model("people", "Client")._default_manager
+    held: Client | None = rows.filter(pk=client_id).select_for_update(of=("self",), no_key=True).first()
+    if held is None:
+        raise Http404
+    return held
 
 
 #: From when and until when something that a studio keeps can have happened or be due.
@@ -64,6 +93,8 @@ def within_window(*times: str, days: tuple[str, ...] = ()) -> list[models.BaseCo
 class StudioRow(models.Model):
     """A row of a studio, with a version for optimistic concurrency and a removal that can be undone."""
 
+    #: How a row leads to its client; empty where it is nobody's in particular.
+    client_path: ClassVar[str] = "client"
     studio = models.ForeignKey("people.Studio", on_delete=models.CASCADE, related_name="+")
     version = models.PositiveIntegerField(default=1)
     created_at = models.DateTimeField(auto_now_add=True)

@@ -37,6 +37,7 @@ MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",
     "csp.middleware.CSPMiddleware",
     "studio.security.headers",
+    "studio.gate.one_shape",
     "whitenoise.middleware.WhiteNoiseMiddleware",
     "django.contrib.sessions.middleware.SessionMiddleware",
     "django.middleware.common.CommonMiddleware",
@@ -50,13 +51,17 @@ WSGI_APPLICATION = "studio.wsgi.application"
 
 DATABASES = {
     "default": {
-        "ENGINE": "django.db.backends.postgresql",
+        "ENGINE": "studio.postgres",
         "NAME": HERE.db_name,
         "USER": HERE.db_user,
         "PASSWORD": HERE.db_password,
         "HOST": HERE.db_host,
         "PORT": HERE.db_port,
-        "OPTIONS": {"pool": {"min_size": 1, "max_size": 6, "timeout": 10}},
+        # One request, one transaction: what is answered with an error has written nothing.
+        "ATOMIC_REQUESTS": True,
+        "CONN_HEALTH_CHECKS": True,
+        # The pool's time is short, so that one who waits looks whether the database is there at all (studio.postgres).
+        "OPTIONS": {"pool": {"min_size": 1, "max_size": 8, "timeout": 0.25}},
     }
 }
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"

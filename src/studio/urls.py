@@ -23,6 +23,8 @@ def page(request: HttpRequest) -> HttpResponse:
     return response
 
 
+#: What broke is answered in words, by whether it comes back.
+handler500 = "studio.gate.broken"
 urlpatterns = [
     path("api/", api.urls),
     re_path(r"^(?!api/|_app/|static/).*$", page),

@@ -7,8 +7,10 @@ import os
 
 from django.core.wsgi import get_wsgi_application
 
+from studio.serving import whole_bodies
+
 os.environ.setdefault("DJANGO_SETTINGS_MODULE", "studio.settings")
-application = get_wsgi_application()
+application = whole_bodies(get_wsgi_application())
 
 # What is loaded by now stays as long as the process; and an answer makes some ten thousand small values that die with
 # it. Looking through all of them at the usual pace doubled the slowest twentieth of the answers (bench, a rack of 300).

@@ -4,15 +4,31 @@ from __future__ import annotations
 
 import json
 import uuid
+from collections.abc import Iterator
+from contextlib import contextmanager
 from dataclasses import dataclass
 from typing import Any
 
 import pytest
+from django.db import connection
 from django.test import Client as Browser
 
 from studio.people.models import Client, Member, Studio
+from studio.wall import SERVING, SETTING
 
 PASSWORD = "willow-basket-42"
+
+
+@contextmanager
+def serving() -> Iterator[None]:
+    """Act as the role that serves, of no studio yet; afterwards as the one that owns the tables again."""
+    with connection.cursor() as cursor:
+        cursor.execute(f"SET ROLE {SERVING}; SELECT set_config('{SETTING}', '', false)")
+    try:
+        yield
+    finally:
+        with connection.cursor() as cursor:
+            cursor.execute("RESET ROLE")
 
 
 @dataclass
@@ -22,12 +38,12 @@ class Api:
     browser: Browser
 
     def ask(self, method: str, path: str, body: Any = None) -> Any:
-        answer = self.browser.generic(
-            method,
-            f"/api{path}",
-            data="" if body is None else json.dumps(body),
-            content_type="application/json",
-        )
+        return self.send(method, path, b"" if body is None else json.dumps(body).encode())
+
+    def send(self, method: str, path: str, body: bytes, kind: str = "application/json") -> Any:
+        """A request with this very body, as the role that serves: the second wall stands."""
+        with serving():
+            answer = self.browser.generic(method, f"/api{path}", data=body, content_type=kind)
         is_json = "json" in answer.headers.get("Content-Type", "")
         answer.told = answer.json() if answer.content and is_json else None  # type: ignore[attr-defined]
         return answer

@@ -18,7 +18,8 @@ from craft.measuring.checks import check
 from craft.units import Unit, parse_length
 from studio.bodies.known import Known, known_of, measures_from, open_session
 from studio.bodies.models import MeasuringSession, Reading, Withdrawal
-from studio.errors import Doubtful, NotAllowed, Overtaken
+from studio.concurrency import hold, new_identity
+from studio.errors import Doubtful, NotAllowed, Overtaken, Taken
 from studio.people.models import Client, Member
 
 #: The protocol that is the studio's own list.
@@ -48,13 +49,7 @@ def open_new_session(
 ) -> MeasuringSession:
     """Begin measuring. The one going on is answered, if there is one. Raises NotAllowed."""
     with transaction.atomic():
-        client = (
-            Client.objects.of(member)
-            .not_removed()
-            .select_related("studio")
-            .select_for_update(of=("self",))
-            .get_or_404(id=client_id)
-        )
+        client = hold(member, client_id)
         going_on = open_session(client)
         if going_on:
             return going_on
@@ -81,11 +76,12 @@ def end_session(
     member: Member, client_id: Any, session_id: int, how: Literal["finished", "stopped"]
 ) -> MeasuringSession:
     """End a session; ending it twice changes nothing."""
-    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
-    session: MeasuringSession = MeasuringSession.objects.of(member).filter(client=client).get_or_404(id=session_id)
-    if session.ended_at is None:
-        session.ended_at, session.ended = datetime.now(UTC), how
-        session.save(update_fields=["ended_at", "ended"])
+    with transaction.atomic():
+        client = hold(member, client_id)
+        session: MeasuringSession = MeasuringSession.objects.of(member).filter(client=client).get_or_404(id=session_id)
+        if session.ended_at is None:
+            session.ended_at, session.ended = datetime.now(UTC), how
+            session.save(update_fields=["ended_at", "ended"])
     return session
 
 
@@ -98,18 +94,15 @@ def take_reading(member: Member, client_id: Any, taking: Taking) -> None:
     kind_of(taking.measure)
     typed_cm = round(parse_length(taking.typed, taking.unit), 2)
     with transaction.atomic():
-        client = (
-            Client.objects.of(member)
-            .not_removed()
-            .select_related("studio")
-            .select_for_update(of=("self",))
-            .get_or_404(id=client_id)
-        )
+        client = hold(member, client_id)
         session = open_session(client)
         if session is None:
             raise NotAllowed("No session is open. Ask for consent and begin one.")
         known = known_of(client, session)
-        if Reading.objects.of(member).filter(id=taking.id, session__client=client).exists():
+        held = Reading.objects.of(member).filter(id=taking.id).values_list("session__client", "measure").first()
+        if held is not None:
+            if held != (client.id, taking.measure):
+                raise Taken
             return
         cm = typed_cm if taking.meant_cm is None else round(taking.meant_cm, 2)
         if not taking.set_aside:
@@ -117,19 +110,20 @@ def take_reading(member: Member, client_id: Any, taking: Taking) -> None:
             today = [r for r in today if r.session_id == session.id]
             _not_overtaken(taking.measure, today, taking.after)
             _ask(client, session, known, taking, cm, tuple(float(r.cm) for r in today if not r.said))
-        Reading.objects.create(
-            id=taking.id,
-            studio_id=member.studio_id,
-            session=session,
-            taken_by=member,
-            measure=taking.measure,
-            cm=Decimal(str(cm if not taking.set_aside else min(typed_cm, 9999.0))),
-            typed=taking.typed.strip()[:40],
-            source=taking.source,
-            said=taking.said,
-            checked=taking.checked or taking.meant_cm is not None,
-            set_aside=taking.set_aside,
-        )
+        with new_identity():
+            Reading.objects.create(
+                id=taking.id,
+                studio_id=member.studio_id,
+                session=session,
+                taken_by=member,
+                measure=taking.measure,
+                cm=Decimal(str(cm if not taking.set_aside else min(typed_cm, 9999.0))),
+                typed=taking.typed.strip()[:40],
+                source=taking.source,
+                said=taking.said,
+                checked=taking.checked or taking.meant_cm is not None,
+                set_aside=taking.set_aside,
+            )
 
 
 def _not_overtaken(measure: str, today: list[Reading], after: UUID | None) -> None:
@@ -160,17 +154,19 @@ def _ask(
 
 def withdraw(member: Member, client_id: Any, reading_id: Any) -> None:
     """Take a reading back."""
-    reading = _own_reading(member, client_id, reading_id)
-    Withdrawal.objects.get_or_create(reading=reading, defaults={"by": member, "at": timezone.now()})
+    with transaction.atomic():
+        reading = _own_reading(member, client_id, reading_id)
+        Withdrawal.objects.get_or_create(reading=reading, defaults={"by": member, "at": timezone.now()})
 
 
 def restore_reading(member: Member, client_id: Any, reading_id: Any) -> None:
     """Undo a withdrawal."""
-    reading = _own_reading(member, client_id, reading_id)
-    Withdrawal.objects.filter(reading=reading).delete()
+    with transaction.atomic():
+        reading = _own_reading(member, client_id, reading_id)
+        Withdrawal.objects.filter(reading=reading).delete()
 
 
 def _own_reading(member: Member, client_id: Any, reading_id: Any) -> Reading:
-    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
+    client = hold(member, client_id)
     found: Reading = Reading.objects.of(member).filter(session__client=client).get_or_404(id=reading_id)
     return found

@@ -14,6 +14,7 @@ from studio.scoping import StudioRow
 class Chart(StudioRow):
     """One product's sizes, for the whole studio."""
 
+    client_path: ClassVar[str] = ""
     id: Any = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
     maker = models.CharField(max_length=NAME_LENGTH)
     product = models.CharField(max_length=NAME_LENGTH, blank=True, default="")

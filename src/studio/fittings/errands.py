@@ -10,7 +10,7 @@ from django.db import transaction
 
 from craft.cloth import Piece
 from craft.tryon.alter import altered
-from studio.concurrency import write
+from studio.concurrency import keep_once, write
 from studio.fittings.models import Errand, ErrandKind
 from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
@@ -19,7 +19,7 @@ from studio.rack.naming import title_of
 
 def listed(member: Member, client_id: Any = None) -> list[Errand]:
     """What is due, the soonest first, then what was done last; of one client or of the studio."""
-    rows = Errand.objects.of(member).not_removed().filter(client__removed_at=None).select_related("client")
+    rows = Errand.objects.of(member).not_removed().select_related("client")
     if client_id is not None:
         rows = rows.filter(client=Client.objects.of(member).not_removed().get_or_404(id=client_id))
     done = rows.filter(done_at__isnull=False).order_by("-done_at")[:50]
@@ -28,21 +28,11 @@ def listed(member: Member, client_id: Any = None) -> list[Errand]:
 
 def owe(member: Member, piece_id: Any, errand_id: UUID, kind: ErrandKind, text: str, **more: Any) -> Errand:
     """Put something about a piece of the rack on the list; the same one handed in twice stands there once."""
-    row: RackPiece = RackPiece.objects.of(member).not_removed().get_or_404(id=piece_id, client__removed_at=None)
-    errand, _ = Errand.objects.get_or_create(
-        id=errand_id,
-        studio_id=member.studio_id,
-        client_id=row.client_id,
-        rack_piece=row,
-        defaults={
-            "kind": kind,
-            "text": text,
-            "title": (row.name or title_of(Piece.of(row.piece)))[:120],
-            "changed_by": member,
-            **more,
-        },
-    )
-    return errand
+    with transaction.atomic():
+        row: RackPiece = RackPiece.objects.of(member).not_removed().locked_or_404(id=piece_id)
+        whose = {"client_id": row.client_id, "rack_piece_id": row.id}
+        title = (row.name or title_of(Piece.of(row.piece)))[:120]
+        return keep_once(Errand, member, errand_id, whose, kind=kind, text=text, title=title, **more)
 
 
 def move(member: Member, errand_id: Any, version: int, due_on: date | None) -> Errand:
@@ -83,18 +73,13 @@ def remove(member: Member, errand_id: Any) -> None:
 
 def restore(member: Member, errand_id: Any) -> Errand:
     """Undo a removal."""
-    errand: Errand = Errand.objects.restore(member, id=errand_id, client__removed_at=None)
+    errand: Errand = Errand.objects.restore(member, id=errand_id)
     return errand
 
 
 def _locked(member: Member, errand_id: Any) -> Errand:
-    found: Errand = (
-        Errand.objects.of(member)
-        .not_removed()
-        .select_for_update(of=("self",))
-        .select_related("rack_piece", "client")
-        .get_or_404(id=errand_id, client__removed_at=None)
-    )
+    rows = Errand.objects.of(member).not_removed().select_related("rack_piece", "client")
+    found: Errand = rows.locked_or_404(id=errand_id)
     return found
 
 

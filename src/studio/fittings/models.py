@@ -43,6 +43,7 @@ class Trial(StudioRow):
     """One piece tried on. `piece` is the piece as it was then; `expected` what was computed of it, `seen` what was
     seen (craft.formats.fitting_form)."""
 
+    client_path: ClassVar[str] = "fitting__client"
     id: Any = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
     fitting = models.ForeignKey(Fitting, on_delete=models.CASCADE, related_name="trials")
     rack_piece = models.ForeignKey(RackPiece, null=True, on_delete=models.SET_NULL, related_name="trials")

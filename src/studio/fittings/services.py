@@ -25,7 +25,7 @@ from craft.formats.fitting_form import Decision, ErrandKind, Seen
 from craft.tryon import Correction, Learned, Sample, explain, frame_of, learned
 from craft.units import Unit, parse_signed
 from studio.bodies.models import MeasuringSession, Reading, Withdrawal
-from studio.concurrency import write
+from studio.concurrency import hold, keep_once, write
 from studio.errors import NotTried
 from studio.fittings.models import Errand, Fitting, Place, Trial
 from studio.people.models import Client, Member
@@ -80,22 +80,19 @@ class Tried:
 
 def begin(member: Member, client_id: Any, fitting_id: UUID, place: Place, where: str, started_at: datetime) -> Fitting:
     """Begin a fitting; the same one handed in again is answered, not begun twice."""
-    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
-    fitting, _ = Fitting.objects.get_or_create(
-        id=fitting_id,
-        studio_id=member.studio_id,
-        client=client,
-        defaults={"place": place, "where": where, "started_at": _not_later(started_at), "changed_by": member},
-    )
-    return fitting
+    with transaction.atomic():
+        client = hold(member, client_id)
+        begun = {"place": place, "where": where, "started_at": _not_later(started_at)}
+        return keep_once(Fitting, member, fitting_id, {"client_id": client.id}, **begun)
 
 
 def end(member: Member, fitting_id: Any) -> Fitting:
     """End a fitting; ending it twice changes nothing."""
-    fitting: Fitting = Fitting.objects.of(member).not_removed().get_or_404(id=fitting_id, client__removed_at=None)
-    if fitting.ended_at is None:
-        fitting.ended_at = datetime.now(UTC)
-        fitting.save(update_fields=["ended_at"])
+    with transaction.atomic():
+        fitting: Fitting = Fitting.objects.of(member).not_removed().locked_or_404(id=fitting_id)
+        if fitting.ended_at is None:
+            fitting.ended_at = datetime.now(UTC)
+            fitting.save(update_fields=["ended_at"])
     return fitting
 
 
@@ -112,23 +109,19 @@ def log(member: Member, fitting_id: Any, tried: Tried) -> Trial:
     UnknownWord or Http404; then nothing is written.
     """
     with transaction.atomic():
-        fitting: Fitting = (
-            Fitting.objects.of(member)
-            .not_removed()
-            .select_for_update(of=("self",))
-            .select_related("client__studio")
-            .get_or_404(id=fitting_id, client__removed_at=None)
-        )
-        held: Trial | None = Trial.objects.of(member).filter(id=tried.id, fitting=fitting).first()
+        fitting: Fitting = Fitting.objects.of(member).not_removed().locked_or_404(id=fitting_id)
+        whose = {"fitting_id": fitting.id}
+        held: Trial | None = Trial.objects.of(member).filter(id=tried.id).first()
         if held is not None:
-            return held
+            return keep_once(Trial, member, tried.id, whose)
         shopper = shopper_of(member, fitting.client_id)
         piece, row = _piece(member, fitting, tried, shopper)
         landed = land_on(shopper, piece, tried.heel_cm)
-        trial = Trial.objects.create(
-            id=tried.id,
-            studio_id=member.studio_id,
-            fitting=fitting,
+        trial = keep_once(
+            Trial,
+            member,
+            tried.id,
+            whose,
             rack_piece=row,
             title=(row.name if row and row.name else title_of(piece))[:120],
             piece=piece.described(),
@@ -140,7 +133,6 @@ def log(member: Member, fitting_id: Any, tried: Tried) -> Trial:
             decision=tried.decision,
             why=tried.why,
             tried_at=_not_later(tried.tried_at),
-            changed_by=member,
         )
         for due in tried.errands:
             _owe(member, trial, due)
@@ -186,11 +178,11 @@ def _piece(member: Member, fitting: Fitting, tried: Tried, shopper: Shopper) -> 
 
 
 def _owe(member: Member, trial: Trial, due: Due) -> None:
-    Errand.objects.create(
-        id=due.id,
-        studio_id=member.studio_id,
-        client_id=trial.fitting.client_id,
-        trial=trial,
+    keep_once(
+        Errand,
+        member,
+        due.id,
+        {"client_id": trial.fitting.client_id, "trial_id": trial.id},
         rack_piece=trial.rack_piece,
         title=trial.title,
         kind=due.kind,
@@ -198,7 +190,6 @@ def _owe(member: Member, trial: Trial, due: Due) -> None:
         figure=due.figure,
         by_cm=due.by_cm,
         due_on=due.due_on,
-        changed_by=member,
     )
 
 
@@ -226,21 +217,21 @@ def change(
     member: Member, trial_id: Any, version: int, seen: Seen, typed: Typed, decision: Decision, why: str
 ) -> Trial:
     """Change what was seen and decided of a piece; raises Stale or NotALength."""
-    trial = own_trial(member, trial_id)
-    shopper = shopper_of(member, trial.fitting.client_id)
-    landed = land_on(shopper, Piece.of(trial.piece), trial.heel_cm)
-    read = _read(seen, typed, landed, shopper)
-    changed = write(
-        Trial, member, trial_id, version, seen=read.model_dump(mode="json"), decision=decision, why=why
-    )  # fmt: skip
-    _settle(member, changed.rack_piece, decision)
+    with transaction.atomic():
+        trial = _held_trial(member, trial_id)
+        shopper = shopper_of(member, trial.fitting.client_id)
+        landed = land_on(shopper, Piece.of(trial.piece), trial.heel_cm)
+        read = _read(seen, typed, landed, shopper)
+        told = {"seen": read.model_dump(mode="json"), "decision": decision, "why": why}
+        changed = write(Trial, member, trial_id, version, **told)
+        _settle(member, changed.rack_piece, decision)
     return changed
 
 
 def remove(member: Member, trial_id: Any) -> None:
     """Take a trial out of the log, with what is due from it; it can be brought back."""
-    trial = own_trial(member, trial_id)
     with transaction.atomic():
+        trial = _held_trial(member, trial_id)
         now = datetime.now(UTC)
         Trial.objects.of(member).filter(id=trial.id).update(removed_at=now, changed_by=member)
         Errand.objects.of(member).filter(trial=trial, removed_at=None).update(removed_at=now)
@@ -248,8 +239,8 @@ def remove(member: Member, trial_id: Any) -> None:
 
 def restore(member: Member, trial_id: Any) -> Trial:
     """Undo a removal, and bring back what was due from the trial with it."""
-    trial: Trial = Trial.objects.of(member).get_or_404(id=trial_id, fitting__client__removed_at=None)
     with transaction.atomic():
+        trial: Trial = Trial.objects.of(member).of_kept_clients().locked_or_404(id=trial_id)
         Errand.objects.of(member).filter(trial=trial, removed_at=trial.removed_at).update(removed_at=None)
         restored: Trial = Trial.objects.restore(member, id=trial.id)
     return restored
@@ -258,11 +249,15 @@ def restore(member: Member, trial_id: Any) -> Trial:
 def own_trial(member: Member, trial_id: Any) -> Trial:
     """A trial of the member's studio. Raises Http404."""
     trial: Trial = (
-        Trial.objects.of(member)
-        .not_removed()
-        .select_related("fitting", "rack_piece")
-        .get_or_404(id=trial_id, fitting__client__removed_at=None)
+        Trial.objects.of(member).not_removed().select_related("fitting", "rack_piece").get_or_404(id=trial_id)
     )
+    return trial
+
+
+def _held_trial(member: Member, trial_id: Any) -> Trial:
+    """A trial held for this transaction, its client first. Raises Http404."""
+    rows = Trial.objects.of(member).not_removed().select_related("fitting", "rack_piece")
+    trial: Trial = rows.locked_or_404(id=trial_id)
     return trial
 
 
@@ -285,10 +280,7 @@ def corrections_of(shopper: Shopper, trial: Trial) -> tuple[Correction, ...]:
 def take_over(member: Member, trial_id: Any, whose: Literal["piece", "body"], key: str) -> Trial:
     """Correct the piece or the body by what was seen; undone by `take_back`. Raises NotTried."""
     with transaction.atomic():
-        own = own_trial(member, trial_id)
-        trial: Trial = (
-            Trial.objects.select_for_update(of=("self",)).select_related("fitting", "rack_piece").get(id=own.id)
-        )
+        trial = _held_trial(member, trial_id)
         shopper = shopper_of(member, trial.fitting.client_id)
         wanted = next((c for c in corrections_of(shopper, trial) if (c.whose, c.key) == (whose, key)), None)
         if wanted is None:
@@ -307,10 +299,7 @@ def take_over(member: Member, trial_id: Any, whose: Literal["piece", "body"], ke
 def take_back(member: Member, trial_id: Any, whose: str, key: str) -> Trial:
     """Undo a correction that was taken over."""
     with transaction.atomic():
-        own = own_trial(member, trial_id)
-        trial: Trial = (
-            Trial.objects.select_for_update(of=("self",)).select_related("fitting", "rack_piece").get(id=own.id)
-        )
+        trial = _held_trial(member, trial_id)
         entry = next((one for one in trial.corrected if (one["whose"], one["key"]) == (whose, key)), None)
         if entry is None:
             return trial
@@ -374,7 +363,7 @@ class Made:
 
 def makers_of(member: Member) -> tuple[Made, ...]:
     """What the studio's fittings say of each maker, by name."""
-    rows = Trial.objects.of(member).not_removed().filter(fitting__client__removed_at=None).exclude(maker="")
+    rows = Trial.objects.of(member).not_removed().exclude(maker="")
     samples: list[Sample] = []
     told: dict[str, list[bool]] = {}
     for maker, expected, raw in rows.values_list("maker", "expected", "seen"):

@@ -8,6 +8,8 @@ from time import monotonic
 from typing import Any
 from uuid import UUID
 
+from django.db import transaction
+
 from craft.advise.explain import why_better
 from craft.advise.rail import Goes, place_of, rank
 from craft.advise.remedies import Remedy, remedies
@@ -28,7 +30,7 @@ from craft.look import Outfit, compose
 from craft.schools import Schools
 from craft.units import Unit
 from studio.bodies.known import measures_of
-from studio.concurrency import write
+from studio.concurrency import hold, write
 from studio.looks.links import kept_links
 from studio.looks.models import Look
 from studio.people.models import Client, Member
@@ -182,34 +184,36 @@ class Content:
 def keep_look(member: Member, client_id: Any, kept: Content) -> Look:
     """Keep a new look. Raises UnknownWord."""
     CraftLook.of(kept.pieces)
-    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
-    return Look.objects.create(
-        studio_id=member.studio_id,
-        client=client,
-        name=kept.name,
-        pieces=kept.pieces,
-        facts=kept.facts.model_dump(mode="json"),
-        variant_of=_origin(client, kept.variant_of),
-        links=kept_links(kept.pieces, kept.from_rack, client, {}),
-        changed_by=member,
-    )
+    with transaction.atomic():
+        client = hold(member, client_id)
+        return Look.objects.create(
+            studio_id=member.studio_id,
+            client=client,
+            name=kept.name,
+            pieces=kept.pieces,
+            facts=kept.facts.model_dump(mode="json"),
+            variant_of=_origin(client, kept.variant_of),
+            links=kept_links(kept.pieces, kept.from_rack, client, {}),
+            changed_by=member,
+        )
 
 
 def change_look(member: Member, look_id: Any, version: int, kept: Content) -> Look:
     """Change a look that is still at `version`; raises Stale."""
     CraftLook.of(kept.pieces)
-    look: Look = Look.objects.of(member).not_removed().select_related("client").get_or_404(id=look_id)
-    return write(
-        Look,
-        member,
-        look_id,
-        version,
-        name=kept.name,
-        pieces=kept.pieces,
-        facts=kept.facts.model_dump(mode="json"),
-        variant_of=_origin(look.client, kept.variant_of),
-        links=kept_links(kept.pieces, kept.from_rack, look.client, look.links),
-    )
+    with transaction.atomic():
+        look: Look = Look.objects.of(member).not_removed().locked_or_404(id=look_id)
+        return write(
+            Look,
+            member,
+            look_id,
+            version,
+            name=kept.name,
+            pieces=kept.pieces,
+            facts=kept.facts.model_dump(mode="json"),
+            variant_of=_origin(look.client, kept.variant_of),
+            links=kept_links(kept.pieces, kept.from_rack, look.client, look.links),
+        )
 
 
 def _origin(client: Client, variant_of: UUID | None) -> Look | None:

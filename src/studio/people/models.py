@@ -50,7 +50,7 @@ class MemberManager(BaseUserManager["Member"]):
         return member
 
     def get_by_natural_key(self, username: str | None) -> Member:
-        return self.get(email=(username or "").strip().lower())
+        return self.select_related("studio").get(email=(username or "").strip().lower())
 
 
 class Member(AbstractBaseUser):
@@ -72,6 +72,7 @@ class Member(AbstractBaseUser):
 class Client(StudioRow):
     """A client of the studio."""
 
+    client_path: ClassVar[str] = ""
     id: Any = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
     name = models.CharField(max_length=NAME_LENGTH)
     note = models.CharField(max_length=400, blank=True, default="")

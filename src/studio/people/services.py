@@ -38,7 +38,7 @@ def restore_client(member: Member, client_id: Any) -> Client:
 def _mark_removed(member: Member, client_id: Any, when: datetime | None) -> Client:
     with transaction.atomic():
         # Locked, and only what is meant is written: a change that was acknowledged meanwhile stays.
-        client: Client = Client.objects.of(member).select_for_update(of=("self",)).get_or_404(id=client_id)
+        client: Client = Client.objects.of(member).locked_or_404(id=client_id)
         client.removed_at, client.changed_by = when, member
         client.version += 1
         client.save(update_fields=["removed_at", "changed_by", "version", "changed_at"])
@@ -87,11 +87,11 @@ def counts(studio_id: Any, client_ids: Collection[Any]) -> dict[Any, Counts]:
 def change_studio(member: Member, version: int, **changes: Any) -> Studio:
     """Change the units or the schools of the studio; raises Stale."""
     with transaction.atomic():
-        studio = Studio.objects.select_for_update().get(id=member.studio_id)
+        studio = Studio.objects.select_for_update(no_key=True).get(id=member.studio_id)
         if studio.version != version:
             raise Stale(studio)
         for name, value in changes.items():
             setattr(studio, name, value)
         studio.version += 1
-        studio.save()
+        studio.save(update_fields=[*changes, "version"])
         return studio

@@ -14,8 +14,9 @@ from studio.errors import NotAPicture
 
 #: What is taken, by what the file itself says it is; its name and its declared type are not asked.
 FORMATS = ("JPEG", "PNG", "WEBP")
-#: A phone's picture is 3 to 12 million bytes and 12 to 50 million points; larger is refused before it is opened.
-LARGEST_BYTES, MOST_POINTS = 15_000_000, 60_000_000
+#: A phone's picture is 3 to 12 million bytes and 12 to 50 million points; larger is refused before it is opened. A JPEG
+#: is decoded no further than is kept; other kinds have to be opened whole, so fewer points are taken.
+LARGEST_BYTES, MOST_POINTS, MOST_POINTS_WHOLE = 15_000_000, 60_000_000, 25_000_000
 LEAST_SIDE = 32
 #: Sides of what is kept, points.
 KEPT_SIDE, SMALL_SIDE = 1600, 240
@@ -39,8 +40,8 @@ def too_large() -> NotAPicture:
     return NotAPicture(f"This file is too large: {LARGEST_BYTES // 1_000_000} MB at most.")
 
 
-def _too_many_points() -> NotAPicture:
-    return NotAPicture(f"This picture has too many points: {MOST_POINTS // 1_000_000} million at most.")
+def _too_many_points(most: int) -> NotAPicture:
+    return NotAPicture(f"This picture has too many points: {most // 1_000_000} million at most.")
 
 
 def made_harmless(given: bytes) -> Harmless:
@@ -63,8 +64,9 @@ def _opened(given: bytes) -> Image.Image:
             opened = Image.open(io.BytesIO(given), formats=FORMATS)
         if getattr(opened, "is_animated", False):
             raise NotAPicture("This picture moves. A still one is needed: JPEG, PNG or WebP.")
-        if opened.width * opened.height > MOST_POINTS:
-            raise _too_many_points()
+        most = MOST_POINTS if opened.format == "JPEG" else MOST_POINTS_WHOLE
+        if opened.width * opened.height > most:
+            raise _too_many_points(most)
         if min(opened.size) < LEAST_SIDE:
             raise NotAPicture(f"This picture is too small: {LEAST_SIDE} points a side at least.")
         if opened.format == "JPEG":
@@ -77,7 +79,7 @@ def _opened(given: bytes) -> Image.Image:
     except NotAPicture:
         raise
     except Image.DecompressionBombError as wrong:
-        raise _too_many_points() from wrong
+        raise _too_many_points(MOST_POINTS_WHOLE) from wrong
     except (UnidentifiedImageError, OSError, SyntaxError, ValueError) as wrong:
         raise NotAPicture("This is not a picture that is read here. Send a JPEG, PNG or WebP file.") from wrong
     if upright.mode in ("RGBA", "LA", "PA") or "transparency" in upright.info:

@@ -8,10 +8,13 @@ import zipfile
 from typing import Any
 from uuid import UUID
 
+from django.db import transaction
+
+from studio.concurrency import hold, keep_once
 from studio.errors import NotAPicture
 from studio.fittings.models import Trial
 from studio.people.models import Client, Member
-from studio.pictures.harmless import made_harmless
+from studio.pictures.darkroom import develop
 from studio.pictures.models import Picture
 from studio.rack.models import RackPiece
 
@@ -22,45 +25,49 @@ MOST_OF_ONE = 12
 def add_to_piece(member: Member, piece_id: Any, picture_id: UUID, given: bytes) -> Picture:
     """Keep a picture of a piece of the rack; the same one sent twice is kept once. Raises NotAPicture."""
     row = _piece(member, piece_id)
-    return _add(member, picture_id, given, client_id=row.client_id, piece=row)
+    return _add(member, picture_id, given, client=row.client_id, piece=row)
 
 
 def add_to_trial(member: Member, trial_id: Any, picture_id: UUID, given: bytes) -> Picture:
     """Keep a picture of a piece as it was tried on. Raises NotAPicture."""
     trial = _trial(member, trial_id)
-    return _add(member, picture_id, given, client_id=trial.fitting.client_id, trial=trial)
+    return _add(member, picture_id, given, client=trial.fitting.client_id, trial=trial)
 
 
 def _add(member: Member, picture_id: UUID, given: bytes, **of: Any) -> Picture:
-    held: Picture | None = Picture.objects.of(member).filter(id=picture_id).first()
-    if held is not None:
-        return held
-    if Picture.objects.of(member).not_removed().filter(**of).count() >= MOST_OF_ONE:
-        raise NotAPicture(f"{MOST_OF_ONE} pictures of one piece are kept at most. Take one away first.")
-    made = made_harmless(given)
-    return Picture.objects.create(
-        id=picture_id,
-        studio_id=member.studio_id,
-        image=made.image,
-        small=made.small,
-        width=made.width,
-        height=made.height,
-        palette=[list(colour) for colour in made.palette],
-        changed_by=member,
-        **of,
-    )
+    """Keep one: made harmless first, which takes a while and holds nobody up; then counted and kept in one go."""
+    whose = {f"{name}_id": getattr(row, "id", row) for name, row in of.items()}
+    if Picture.objects.of(member).filter(id=picture_id).exists():
+        return keep_once(Picture, member, picture_id, whose)
+    made = develop(given)
+    with transaction.atomic():
+        hold(member, of["client"])
+        kept = Picture.objects.of(member).not_removed().filter(**whose).exclude(id=picture_id)
+        if kept.count() >= MOST_OF_ONE:
+            raise NotAPicture(f"{MOST_OF_ONE} pictures of one piece are kept at most. Take one away first.")
+        return keep_once(
+            Picture,
+            member,
+            picture_id,
+            whose,
+            image=made.image,
+            small=made.small,
+            width=made.width,
+            height=made.height,
+            palette=[list(colour) for colour in made.palette],
+        )
 
 
 def shown(member: Member, picture_id: Any, *, small: bool) -> bytes:
     """A picture's bytes, JPEG."""
     part = "small" if small else "image"
-    row = Picture.objects.of(member).not_removed().filter(client__removed_at=None).only(part).get_or_404(id=picture_id)
+    row = Picture.objects.of(member).not_removed().only(part).get_or_404(id=picture_id)
     return bytes(getattr(row, part))
 
 
 def seen_by(member: Member, picture_id: Any) -> None:
     """Whether a member may see a picture at all. Raises Http404."""
-    Picture.objects.of(member).not_removed().filter(client__removed_at=None).only("id").get_or_404(id=picture_id)
+    Picture.objects.of(member).not_removed().only("id").get_or_404(id=picture_id)
 
 
 def of_piece(member: Member, piece_id: Any) -> list[Picture]:
@@ -85,25 +92,25 @@ def first_of_pieces(member: Member, client_id: Any) -> dict[Any, Any]:
 
 
 def _piece(member: Member, piece_id: Any) -> RackPiece:
-    row: RackPiece = RackPiece.objects.of(member).not_removed().get_or_404(id=piece_id, client__removed_at=None)
+    row: RackPiece = RackPiece.objects.of(member).not_removed().get_or_404(id=piece_id)
     return row
 
 
 def _trial(member: Member, trial_id: Any) -> Trial:
     rows = Trial.objects.of(member).not_removed().select_related("fitting")
-    row: Trial = rows.get_or_404(id=trial_id, fitting__client__removed_at=None)
+    row: Trial = rows.get_or_404(id=trial_id)
     return row
 
 
 def remove(member: Member, picture_id: Any) -> None:
     """Take a picture away; it can be brought back."""
-    Picture.objects.defer("image", "small").soft_delete(member, id=picture_id, client__removed_at=None)
+    Picture.objects.defer("image", "small").soft_delete(member, id=picture_id)
 
 
 def restore(member: Member, picture_id: Any) -> Picture:
     """Undo a removal."""
     rows = Picture.objects.defer("image", "small")
-    row: Picture = rows.restore(member, id=picture_id, client__removed_at=None)
+    row: Picture = rows.restore(member, id=picture_id)
     return row
 
 

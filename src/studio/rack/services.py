@@ -14,7 +14,7 @@ from craft.fit import Landed
 from craft.formats.rack_csv import PieceTable, read_pieces, write_pieces
 from craft.formats.rack_form import Facts, FiledPiece
 from craft.units import Unit
-from studio.concurrency import write
+from studio.concurrency import hold, keep_once, write
 from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
 from studio.shopping.services import Shopper, land_on, shopper_of
@@ -26,33 +26,21 @@ def hang_line(member: Member, client_id: Any, line: str, piece_id: UUID) -> Rack
 
     Raises NotUnderstood, UnknownWord or Http404; then nothing is written.
     """
-    client: Client = Client.objects.of(member).not_removed().select_related("studio").get_or_404(id=client_id)
-    entry = read_entry(line, client.studio.unit)
+    entry = read_entry(line, member.studio.unit)
     facts = Facts(note=f"Ask: {entry.note}" if entry.note else "")
-    held, _ = RackPiece.objects.get_or_create(
-        id=piece_id,
-        studio_id=member.studio_id,
-        client=client,
-        defaults={
-            "piece": entry.piece.described(),
-            "facts": facts.model_dump(mode="json", exclude_defaults=True),
-            "changed_by": member,
-        },
-    )
-    return held
+    return _hang(member, client_id, piece_id, entry.piece, facts.model_dump(mode="json", exclude_defaults=True))
 
 
 def hang_piece(member: Member, client_id: Any, piece_id: UUID, piece: dict[str, Any], facts: Facts) -> RackPiece:
     """Hang a piece of a shop or a chart; handing the same one in twice hangs it once. Raises UnknownWord."""
-    client: Client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
-    described = Piece.of(piece).described()
-    held, _ = RackPiece.objects.get_or_create(
-        id=piece_id,
-        studio_id=member.studio_id,
-        client=client,
-        defaults={"piece": described, "facts": facts.model_dump(mode="json"), "changed_by": member},
-    )
-    return held
+    return _hang(member, client_id, piece_id, Piece.of(piece), facts.model_dump(mode="json"))
+
+
+def _hang(member: Member, client_id: Any, piece_id: UUID, piece: Piece, facts: dict[str, Any]) -> RackPiece:
+    with transaction.atomic():
+        client = hold(member, client_id)
+        whose = {"client_id": client.id}
+        return keep_once(RackPiece, member, piece_id, whose, piece=piece.described(), facts=facts)
 
 
 def change(member: Member, piece_id: Any, version: int, **changes: Any) -> RackPiece:
@@ -64,15 +52,16 @@ def change(member: Member, piece_id: Any, version: int, **changes: Any) -> RackP
 
 def copy(member: Member, piece_id: Any) -> RackPiece:
     """Hang another like it."""
-    held: RackPiece = RackPiece.objects.of(member).not_removed().get_or_404(id=piece_id)
-    return RackPiece.objects.create(
-        studio_id=member.studio_id,
-        client_id=held.client_id,
-        name=held.name,
-        piece=held.piece,
-        facts=held.facts,
-        changed_by=member,
-    )
+    with transaction.atomic():
+        held: RackPiece = RackPiece.objects.of(member).not_removed().locked_or_404(id=piece_id)
+        return RackPiece.objects.create(
+            studio_id=member.studio_id,
+            client_id=held.client_id,
+            name=held.name,
+            piece=held.piece,
+            facts=held.facts,
+            changed_by=member,
+        )
 
 
 def remove(member: Member, piece_id: Any) -> None:
@@ -125,9 +114,7 @@ def preview_table(member: Member, client_id: Any, text: str) -> PieceTable:
 def keep_table(member: Member, client_id: Any, text: str) -> int:
     """Hang a table's good rows; how many."""
     with transaction.atomic():
-        client: Client = (
-            Client.objects.of(member).not_removed().select_for_update(of=("self",)).get_or_404(id=client_id)
-        )
+        client = hold(member, client_id)
         return len(hang_filed(member, client, (row.filed for row in read_pieces(text).rows)))
 
 

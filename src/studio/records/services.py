@@ -16,6 +16,7 @@ from craft.schools import Schools
 from craft.units import Unit
 from studio.bodies.known import measures_of, today
 from studio.bodies.models import MeasuringSession, Reading, Withdrawal
+from studio.concurrency import hold
 from studio.fittings import filing
 from studio.fittings.models import Errand, Fitting, Trial
 from studio.looks.filing import filed_looks, restore_looks
@@ -139,7 +140,7 @@ def preview_table(member: Member, client_id: Any, text: str) -> Table:
 def keep_table(member: Member, client_id: Any, text: str) -> int:
     """Add a table's good rows, a session for each day; how many were added."""
     with transaction.atomic():
-        client = Client.objects.of(member).not_removed().select_for_update(of=("self",)).get_or_404(id=client_id)
+        client = hold(member, client_id)
         table = read_table(text, today(), measures_of(client))
         for day in sorted({row.taken_on or today() for row in table.rows}):
             when = datetime.combine(day, time(12), UTC) if day < today() else datetime.now(UTC)

@@ -52,7 +52,7 @@ class Held:
 
 def kept_looks(member: Member) -> Iterator[Held]:
     """The studio's looks, the last changed first, each on its client's body."""
-    rows = Look.objects.of(member).not_removed().filter(client__removed_at=None).select_related("client__studio")
+    rows = Look.objects.of(member).not_removed().select_related("client__studio")
     bodies: dict[Any, Body] = {}
     looks = list(rows.order_by("-changed_at")[:MOST_LOOKS])
     rack = rack_of(looks)
