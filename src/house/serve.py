@@ -1,4 +1,4 @@
-"""demo and dev: start what is needed, wait for Ctrl-C, stop all of it."""
+"""demo and dev: start what is needed, keep it running until Ctrl-C, stop all of it."""
 
 from __future__ import annotations
 
@@ -18,10 +18,13 @@ from house import setup
 from house.places import HOUSE, LOGS, PYTHON, ROOT, WEB
 from house.postgres import Cluster, free_port, own_cluster
 from house.steps import Trouble, check_room, open_house, say
+from house.supervise import Kept, keep_running, stop
 
 DEMO_EMAIL = "maud@hollinrow.example"
 DEFAULT_PORT = 8420
 WORKERS = 2
+#: One that was killed a moment ago lets go of its port within this, s.
+LETS_GO_WITHIN = 6.0
 
 
 @contextlib.contextmanager
@@ -45,6 +48,15 @@ def _alone(port: int) -> Iterator[None]:
 def _check_port(port: int) -> None:
     if not 1 <= port <= 65535:
         raise Trouble(f"{port} is not a port. Choose one from 1024 to 65535.")
+    ends = time.monotonic() + LETS_GO_WITHIN
+    while not _is_free(port):
+        if time.monotonic() > ends:
+            another = min(port + 1, 65535)
+            raise Trouble(f"Port {port} is taken. Choose another: ./basilwood demo --port {another}")
+        time.sleep(0.2)
+
+
+def _is_free(port: int) -> bool:
     with socket.socket() as probe:
         probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
         try:
@@ -52,9 +64,8 @@ def _check_port(port: int) -> None:
         except PermissionError:
             raise Trouble(f"Port {port} is not open to you. Choose one from 1024 up.") from None
         except OSError:
-            raise Trouble(
-                f"Port {port} is taken. Choose another: ./basilwood demo --port {min(port + 1, 65535)}"
-            ) from None
+            return False
+    return True
 
 
 def _prepare(*, build: bool = True) -> tuple[Cluster, dict[str, str]]:
@@ -158,25 +169,12 @@ def wait_for(port: int, server: subprocess.Popen[bytes], seconds: float = 60) ->
     raise Trouble(f"The server did not answer within {seconds:.0f} s; see .house/logs/gunicorn.log")
 
 
-def stop(server: subprocess.Popen[bytes]) -> None:
-    """Stop a server we started, gently first."""
-    if server.poll() is None:
-        os.killpg(server.pid, signal.SIGTERM)
-        try:
-            server.wait(10)
-        except subprocess.TimeoutExpired:
-            os.killpg(server.pid, signal.SIGKILL)
-            server.wait()
-
-
-def _until_stopped(servers: list[subprocess.Popen[bytes]]) -> None:
-    """Wait for Ctrl-C or SIGTERM, or for a server to end by itself."""
-    try:
-        while all(server.poll() is None for server in servers):
-            time.sleep(0.3)
-        raise Trouble("A server ended by itself; see .house/logs/gunicorn.log")
-    except KeyboardInterrupt:
-        say("\nStopping. What you did is kept.")
+def _tidy(env: Mapping[str, str]) -> subprocess.Popen[bytes]:
+    """Clear away expired sessions and what was noted of sign-ins, beside what goes on."""
+    with (LOGS / "tidy.log").open("ab") as log:
+        return subprocess.Popen(
+            [str(PYTHON), "-m", "django", "tidy"], cwd=ROOT, env={**os.environ, **env}, stdout=log, stderr=log
+        )
 
 
 def demo(port: int, hand: float | None = None) -> None:
@@ -186,19 +184,23 @@ def demo(port: int, hand: float | None = None) -> None:
         say("Basilwood")
         cluster, env = _prepare()
         hearing, street = free_port(), free_port()
-        measure = tape(hearing, env, *(("--auto", str(hand)) if hand is not None else ()))
-        shops = shop(street, env)
-        server = gunicorn(port, {**env, **stand_addresses(hearing, street)}, "--workers", str(WORKERS))
+        pressed = ("--auto", str(hand)) if hand is not None else ()
+        whole = {**env, **stand_addresses(hearing, street)}
+        server = Kept("The server", lambda: gunicorn(port, whole, "--workers", str(WORKERS)))
+        kept = [
+            server,
+            Kept("The tape", lambda: tape(hearing, env, *pressed)),
+            Kept("The shop", lambda: shop(street, env)),
+        ]
         try:
-            wait_for(port, server)
+            wait_for(port, server.process)
             say(f"\n  Open      http://127.0.0.1:{port}/")
             say(f"  Sign in   {DEMO_EMAIL}")
             say(f"  Password  {setup.keys()['demo']}\n\n  Ctrl-C stops it; data stays.")
-            _until_stopped([server])
+            keep_running(cluster, int(env["BASILWOOD_DB_PORT"]), kept, lambda: _tidy(env))
         finally:
-            stop(server)
-            stop(measure)
-            stop(shops)
+            for one in kept:
+                stop(one.process)
             cluster.stop()
 
 
@@ -209,33 +211,28 @@ def dev(port: int) -> None:
         say("Basilwood, for its developers")
         cluster, env = _prepare(build=False)
         hearing, street = free_port(), free_port()
-        measure = tape(hearing, env)
-        shops = shop(street, env)
-        server = gunicorn(port + 1, {**env, **stand_addresses(hearing, street)}, "--workers", "1", "--reload")
-        vite = subprocess.Popen(
-            [
-                str(WEB / "node_modules" / ".bin" / "vite"),
-                "dev",
-                "--host",
-                "127.0.0.1",
-                "--port",
-                str(port),
-                "--strictPort",
-            ],
-            cwd=WEB,
-            env={**os.environ, "BASILWOOD_API": f"http://127.0.0.1:{port + 1}"},
-            start_new_session=True,
-            preexec_fn=_ends_with_us,
-        )
+        whole = {**env, **stand_addresses(hearing, street)}
+        server = Kept("The server", lambda: gunicorn(port + 1, whole, "--workers", "1", "--reload"))
+        kept = [server, Kept("The tape", lambda: tape(hearing, env)), Kept("The shop", lambda: shop(street, env))]
         try:
-            wait_for(port + 1, server)
+            wait_for(port + 1, server.process)
+            kept.append(Kept("Vite", lambda: _vite(port)))
             say(
                 f"\n  Open      http://127.0.0.1:{port}/\n  Sign in   {DEMO_EMAIL}\n  Password  {setup.keys()['demo']}\n"
             )
-            _until_stopped([server, vite])
+            keep_running(cluster, int(env["BASILWOOD_DB_PORT"]), kept, lambda: None)
         finally:
-            stop(vite)
-            stop(server)
-            stop(measure)
-            stop(shops)
+            for one in kept:
+                stop(one.process)
             cluster.stop()
+
+
+def _vite(port: int) -> subprocess.Popen[bytes]:
+    words = ["dev", "--host", "127.0.0.1", "--port", str(port), "--strictPort"]
+    return subprocess.Popen(
+        [str(WEB / "node_modules" / ".bin" / "vite"), *words],
+        cwd=WEB,
+        env={**os.environ, "BASILWOOD_API": f"http://127.0.0.1:{port + 1}"},
+        start_new_session=True,
+        preexec_fn=_ends_with_us,
+    )

@@ -126,7 +126,7 @@ def answer_errors(api: NinjaAPI) -> None:
             shown = {"field": None, **told(request, error)}
             _take_back()
             response = api.create_response(request, shown, status=status)
-            if status == 503:
+            if isinstance(error, Busy):
                 response["Retry-After"] = str(ASK_AGAIN)
             return response
 

@@ -31,6 +31,8 @@ class Environment(BaseModel):
     db_serve_password: str = ""
     db_host: str = "127.0.0.1"
     db_port: int = 5432
+    #: How many proxies stand before this server, each adding whom it heard; none is believed beyond that.
+    proxies: int = 0
     #: Where the measuring tape is heard, and where the shops answer; without, there is none.
     tape: str = ""
     shop: str = ""

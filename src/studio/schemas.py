@@ -67,6 +67,12 @@ class Text(BaseModel):
     text: str = Field(max_length=LONGEST)
 
 
+class TextIn(Text):
+    """A file or a table handed in; `again` where the same was before, and it is meant."""
+
+    again: bool = False
+
+
 class RefusedOut(Copied):
     """A line of a table that cannot be taken, and why."""
 

@@ -72,7 +72,7 @@ def test_a_half_made_cluster_is_made_again_and_never_as_root(monkeypatch: pytest
         (whole.data / postgres.READY).unlink()
         whole.stop()
         (whole.data / "PG_VERSION").unlink()
-        repaired = postgres.own_cluster("a-made-up-word")
+        repaired = postgres.own_cluster("a-made-up-word", "another")
         assert (repaired.data / postgres.READY).exists()
         port = repaired.start()
         assert repaired.start() == port == repaired.port()
@@ -86,7 +86,7 @@ def test_a_half_made_cluster_is_made_again_and_never_as_root(monkeypatch: pytest
 def test_the_keys_are_made_once_and_for_the_owner_only(monkeypatch: pytest.MonkeyPatch, tmp_path: Path) -> None:
     monkeypatch.setattr(setup, "HOUSE", tmp_path)
     first = setup.keys()
-    assert setup.keys() == first and len(set(first.values())) == 3
+    assert setup.keys() == first and len(set(first.values())) == 4
     assert (tmp_path / "keys.json").stat().st_mode & 0o077 == 0
     (tmp_path / "keys.json").write_text('{"secret_key": "cut sho')
     assert set(setup.keys()) == set(first)

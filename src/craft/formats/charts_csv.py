@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-import csv
-import io
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from typing import Any
@@ -11,13 +9,12 @@ from typing import Any
 from craft.cloth.words import unit_of
 from craft.errors import NotATable
 from craft.fit.chart import Of, SizeChart
-from craft.formats.measures_csv import Refused
+from craft.formats.cells import Refused, read_lines, write_lines
 from craft.formats.rack_csv import (
     ALL_FIGURES,
     ALL_WORDS,
     VALUES,
     read_column,
-    read_lines,
     why_refused,
     word_reader,
     write_cell,
@@ -133,16 +130,14 @@ def write_charts(charts: Iterable[SizeChart], unit: Unit) -> str:
     held = list(charts)
     used = {key for chart in held for key in chart.piece} | {key for c in held for _, row in c.sizes for key in row}
     keys = [key for key in (*ALL_WORDS, *ALL_FIGURES) if key in used]
-    out = io.StringIO()
-    writer = csv.writer(out, lineterminator="\n")
     words = [key for key in keys if unit_of(key) is None]
     figures = [key for key in keys if unit_of(key)]
-    writer.writerow(["maker", "product", "of", "piece", *(write_header(key, unit) for key in words), "size",
-                     *(write_header(key, unit) for key in figures)])  # fmt: skip
+    said_in, measured_in = ([write_header(key, unit) for key in keys] for keys in (words, figures))
+    lines = [["maker", "product", "of", "piece", *said_in, "size", *measured_in]]
     for chart in held:
         said = [write_cell(key, chart.piece.get(key), unit) for key in words]
         for label, row in chart.sizes:
             kind = str(chart.piece["is"]).replace("_", " ")
-            writer.writerow([chart.maker, chart.product, chart.of, kind, *said, label,
-                             *(write_cell(key, row.get(key), unit) for key in figures)])  # fmt: skip
-    return out.getvalue()
+            told = [write_cell(key, row.get(key), unit) for key in figures]
+            lines.append([chart.maker, chart.product, chart.of, kind, *said, label, *told])
+    return write_lines(lines)

@@ -7,8 +7,6 @@ row was asked about and confirmed. Several rows of one measure are several readi
 
 from __future__ import annotations
 
-import csv
-import io
 from collections.abc import Iterable
 from dataclasses import dataclass
 from datetime import date
@@ -16,13 +14,13 @@ from typing import Literal
 
 from craft.body.measures import MEASURES, Measures, label
 from craft.errors import NotALength, NotATable
+from craft.formats.cells import Refused, read_lines, write_lines
 from craft.formats.moments import EARLIEST, is_past
 from craft.measuring.checks import check
 from craft.units import Unit, parse_length
 
 ReadingOrigin = Literal["measured", "checked", "said"]
 ORIGINS: tuple[ReadingOrigin, ...] = ("measured", "checked", "said")
-MOST_ROWS = 2000
 HEADER = {"cm": "value (cm)", "in": "value (in)"}
 
 
@@ -36,15 +34,6 @@ class Row:
     typed: str
     taken_on: date | None
     origin: ReadingOrigin
-
-
-@dataclass(frozen=True, slots=True)
-class Refused:
-    """A line that cannot be taken, and why."""
-
-    line: int
-    text: str
-    reason: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -63,15 +52,11 @@ def read_table(text: str, today: date, known: Measures | None = None) -> Table:
     >>> [round(row.cm, 1) for row in table.rows], [bad.line for bad in table.refused]
     ([101.6], [3])
     """
-    lines = list(csv.reader(io.StringIO(text.lstrip("\ufeff")), delimiter=delimiter(text)))
-    if not lines:
-        raise NotATable("The file is empty.")
+    lines = read_lines(text)
     header = [" ".join(cell.strip().lower().split()) for cell in lines[0]]
     unit: Unit | None = next((unit for unit, name in HEADER.items() if name in header), None)  # type: ignore[misc]
     if "measure" not in header or unit is None:
         raise NotATable("The first line must name the columns “measure” and “value (cm)” or “value (in)”.")
-    if len(lines) > MOST_ROWS + 1:
-        raise NotATable(f"The table has {len(lines) - 1} rows; {MOST_ROWS} at most are read at once.")
     rows: list[Row] = []
     refused: list[Refused] = []
     for number, cells in enumerate(lines[1:], start=2):
@@ -83,12 +68,6 @@ def read_table(text: str, today: date, known: Measures | None = None) -> Table:
         except ValueError as wrong:
             refused.append(Refused(number, ",".join(cells)[:80], str(wrong)))
     return Table(unit, tuple(rows), tuple(refused))
-
-
-def delimiter(text: str) -> str:
-    """What parts the cells: the comma, semicolon or tab that the first line has most of."""
-    first = text.split("\n", 1)[0]
-    return max(",;\t", key=first.count)
 
 
 def _row(line: int, held: dict[str, str], unit: Unit, today: date, before: list[Row], known: Measures) -> Row:
@@ -127,14 +106,12 @@ def write_table(rows: Iterable[Row], unit: Unit) -> str:
     measure,value (in),taken on,origin
     hip,40,,measured
     """
-    out = io.StringIO()
-    writer = csv.writer(out, lineterminator="\n")
-    writer.writerow(["measure", HEADER[unit], "taken on", "origin"])
+    lines: list[list[object]] = [["measure", HEADER[unit], "taken on", "origin"]]
     for row in rows:
         value = row.cm if unit == "cm" else row.cm / 2.54
         figure = f"{value:.2f}" if unit == "cm" else f"{value:.4f}"
-        writer.writerow([row.measure, figure.rstrip("0").rstrip("."), row.taken_on or "", row.origin])
-    return out.getvalue()
+        lines.append([row.measure, figure.rstrip("0").rstrip("."), row.taken_on or "", row.origin])
+    return write_lines(lines)
 
 
 __all__ = ["NotALength", "NotATable", "Refused", "Row", "Table", "read_table", "write_table"]

@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-import csv
-import io
 import re
 from collections.abc import Callable, Container, Iterable, Mapping
 from dataclasses import dataclass
@@ -15,7 +13,7 @@ from craft.cloth import Piece
 from craft.cloth.kinds import FIGURES
 from craft.cloth.words import FLAGS, ONE_OF, SOME_OF, UNITS, figure_name, said, unit_of
 from craft.errors import NotATable
-from craft.formats.measures_csv import MOST_ROWS, Refused, delimiter
+from craft.formats.cells import Refused, read_lines, write_lines
 from craft.formats.rack_form import Facts, FiledPiece
 from craft.units import CM_PER_INCH, Unit, parse_length
 
@@ -63,16 +61,6 @@ def read_pieces(text: str) -> PieceTable:
         except ValueError as wrong:
             refused.append(Refused(number, ",".join(cells)[:80], why_refused(wrong)))
     return PieceTable(tuple(rows), tuple(refused))
-
-
-def read_lines(text: str) -> list[list[str]]:
-    """The cells of a table, line by line. Raises NotATable where it is empty or too long."""
-    lines = list(csv.reader(io.StringIO(text.lstrip("\ufeff")), delimiter=delimiter(text)))
-    if not lines:
-        raise NotATable("The file is empty.")
-    if len(lines) > MOST_ROWS + 1:
-        raise NotATable(f"The table has {len(lines) - 1} rows; {MOST_ROWS} at most are read at once.")
-    return lines
 
 
 def why_refused(wrong: ValueError) -> str:
@@ -156,14 +144,12 @@ def write_pieces(pieces: Iterable[FiledPiece], unit: Unit) -> str:
     facts = {key for one in held for key, value in one.facts.model_dump(mode="json").items() if value}
     keys = [key for key in (*ALL_WORDS, *ALL_FIGURES) if key in used]
     named = [key for key in _FACTS if key in facts]
-    out = io.StringIO()
-    writer = csv.writer(out, lineterminator="\n")
-    writer.writerow(["name", "piece", *(write_header(key, unit) for key in keys), *map(said, named)])
+    lines: list[list[str]] = [["name", "piece", *(write_header(key, unit) for key in keys), *map(said, named)]]
     for one in held:
         told = one.facts.model_dump(mode="json")
         cells = [write_cell(key, one.piece.get(key), unit) for key in keys]
-        writer.writerow([one.name, said(one.piece["is"]), *cells, *(_told(key, told[key]) for key in named)])
-    return out.getvalue()
+        lines.append([one.name, said(one.piece["is"]), *cells, *(_told(key, told[key]) for key in named)])
+    return write_lines(lines)
 
 
 def write_header(key: str, unit: Unit) -> str:

@@ -31,14 +31,15 @@ from studio.people.models import NAME_LENGTH, Client, Member
 from studio.requests import MemberRequest
 from studio.rules.services import checked as checked_rules
 from studio.schemas import Copied, Name, Note, Refusal, Unit, answer
+from studio.security import locked_out, too_many_misses
 from studio.stored import stored
 
 router = Router()
 
 
 class SignIn(Schema):
-    email: str
-    password: str
+    email: str = Field(max_length=254)
+    password: str = Field(max_length=1000)
 
 
 class StudioOut(Schema):
@@ -184,8 +185,10 @@ def who(request: HttpRequest) -> Any:
 @router.post("/session", response={200: Me, 401: Refusal, 429: Refusal}, auth=not_forged)
 def sign_in(request: HttpRequest, given: SignIn) -> Any:
     """Sign in with an email address and a password; too many misses are answered by security.locked_out."""
-    email = given.email.strip().lower()[:254]
-    member = authenticate(request=request, username=email, password=given.password[:1000])
+    if too_many_misses(request):
+        return locked_out(request)
+    email = given.email.strip().lower()
+    member = authenticate(request=request, username=email, password=given.password)
     if member is None:
         return Status(401, Refusal(message="This email address and password do not go together.", field="password"))
     login(request, member)

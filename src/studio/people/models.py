@@ -42,6 +42,10 @@ class Studio(models.Model):
 
 
 class MemberManager(BaseUserManager["Member"]):
+    def get_queryset(self) -> models.QuerySet[Member]:
+        """Members with their studio: every request asks for both."""
+        return super().get_queryset().select_related("studio")
+
     def create_member(self, studio: Studio, email: str, name: str, password: str) -> Member:
         """A stylist of a studio; email addresses are compared without regard to case."""
         member = self.model(studio=studio, email=email.strip().lower(), name=name)
@@ -50,7 +54,7 @@ class MemberManager(BaseUserManager["Member"]):
         return member
 
     def get_by_natural_key(self, username: str | None) -> Member:
-        return self.select_related("studio").get(email=(username or "").strip().lower())
+        return self.get(email=(username or "").strip().lower())
 
 
 class Member(AbstractBaseUser):

@@ -26,7 +26,7 @@ from studio.rack import services
 from studio.rack.models import RackPiece
 from studio.rack.naming import title_of
 from studio.requests import MemberRequest
-from studio.schemas import CSV, Added, MaybeName, Refusal, RefusedOut, Text, answer, attached
+from studio.schemas import CSV, Added, MaybeName, Refusal, RefusedOut, Text, TextIn, answer, attached
 from studio.shopping.api import Heel, PlacedOut, Stance, placed_out
 from studio.stored import stored
 
@@ -101,6 +101,8 @@ class PieceRowOut(BaseModel):
 class PieceTableOut(BaseModel):
     rows: list[PieceRowOut]
     refused: list[RefusedOut]
+    #: Where the same table was hung before: when, by whom.
+    before: str
 
 
 class FlatMeasure(BaseModel):
@@ -190,8 +192,9 @@ def export_table(request: MemberRequest, client_id: UUID, unit: Literal["cm", "i
 @router.post("/clients/{uuid:client_id}/rack/table/preview", response={200: PieceTableOut, 422: Refusal})
 def preview_table(request: MemberRequest, client_id: UUID, given: Text) -> Any:
     """Row by row what a table would hang, and what is refused and why; nothing is written."""
-    table = services.preview_table(request.user, client_id, given.text)
+    table, before = services.preview_table(request.user, client_id, given.text)
     return PieceTableOut(
+        before=before,
         rows=[
             PieceRowOut(
                 line=row.line,
@@ -205,9 +208,9 @@ def preview_table(request: MemberRequest, client_id: UUID, given: Text) -> Any:
 
 
 @router.post("/clients/{uuid:client_id}/rack/table", response={200: Added, 422: Refusal})
-def keep_table(request: MemberRequest, client_id: UUID, given: Text) -> Any:
-    """Hang a table's good rows."""
-    return Added(added=services.keep_table(request.user, client_id, given.text))
+def keep_table(request: MemberRequest, client_id: UUID, given: TextIn) -> Any:
+    """Hang a table's good rows; a table hung before is asked about."""
+    return Added(added=services.keep_table(request.user, client_id, given.text, again=given.again))
 
 
 @router.get("/rack/{uuid:piece_id}", response=RackDetail)

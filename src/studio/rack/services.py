@@ -17,6 +17,7 @@ from craft.units import Unit
 from studio.concurrency import hold, keep_once, write
 from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
+from studio.records.handed_in import not_again, note, said_before
 from studio.shopping.services import Shopper, land_on, shopper_of
 from studio.stored import stored
 
@@ -105,17 +106,27 @@ def table_of(member: Member, client_id: Any, unit: Unit) -> str:
     return write_pieces((filed(row) for row in RackPiece.objects.of(member).not_removed().filter(client=client)), unit)
 
 
-def preview_table(member: Member, client_id: Any, text: str) -> PieceTable:
-    """What a table would hang; nothing is written. Raises NotATable."""
-    Client.objects.of(member).not_removed().get_or_404(id=client_id)
-    return read_pieces(text)
+def preview_table(member: Member, client_id: Any, text: str) -> tuple[PieceTable, str]:
+    """What a table would hang, and whether the same was hung before; nothing is written. Raises NotATable."""
+    client: Client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
+    table = read_pieces(text)
+    return table, said_before(member, "rack", _hung_from(table), client)
 
 
-def keep_table(member: Member, client_id: Any, text: str) -> int:
-    """Hang a table's good rows; how many."""
+def _hung_from(table: PieceTable) -> str:
+    """What a table hangs, as one text: the same for a table that was saved anew."""
+    return "\n".join(row.filed.model_dump_json() for row in table.rows)
+
+
+def keep_table(member: Member, client_id: Any, text: str, *, again: bool = False) -> int:
+    """Hang a table's good rows; how many. Raises Again."""
+    table = read_pieces(text)
     with transaction.atomic():
         client = hold(member, client_id)
-        return len(hang_filed(member, client, (row.filed for row in read_pieces(text).rows)))
+        not_again(member, "rack", _hung_from(table), again, client)
+        if table.rows:
+            note(member, client, "rack", _hung_from(table))
+        return len(hang_filed(member, client, (row.filed for row in table.rows)))
 
 
 def landed_rack(member: Member, client_id: Any, heel: float) -> tuple[Shopper, Iterator[tuple[RackPiece, Landed]]]:

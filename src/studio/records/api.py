@@ -14,9 +14,10 @@ from craft.formats.client_file import ClientFile, read_file
 from craft.formats.measures_csv import Table
 from studio.people.api import ClientOut, client_out
 from studio.records import services
+from studio.records.handed_in import said_before
 from studio.records.models import Erasure
 from studio.requests import MemberRequest
-from studio.schemas import CSV, Added, Copied, Refusal, RefusedOut, Text, Unit, attached
+from studio.schemas import CSV, Added, Copied, Refusal, RefusedOut, Text, TextIn, Unit, attached
 
 router = Router()
 
@@ -35,6 +36,8 @@ class TableOut(Schema):
     unit: Unit
     rows: list[RowOut]
     refused: list[RefusedOut]
+    #: Where the same table was added before: when, by whom.
+    before: str
 
 
 class FilePreview(Schema):
@@ -45,6 +48,8 @@ class FilePreview(Schema):
     sessions: int
     readings: int
     looks: int
+    #: Where the same file was taken in before: when, by whom, for whom.
+    before: str
 
 
 class ErasureIn(Schema):
@@ -60,8 +65,9 @@ class ErasureOut(Copied):
     remaining: int
 
 
-def _table(table: Table) -> TableOut:
+def _table(table: Table, before: str) -> TableOut:
     return TableOut(
+        before=before,
         unit=table.unit,
         rows=[RowOut.of(row, label=label(row.measure)) for row in table.rows],
         refused=[RefusedOut.of(bad) for bad in table.refused],
@@ -89,13 +95,15 @@ def preview_file(request: MemberRequest, given: Text) -> Any:
         sessions=len(filed.sessions),
         readings=sum(len(session.readings) for session in filed.sessions),
         looks=len(filed.looks),
+        before=said_before(request.user, "file", filed.model_dump_json()),
     )
 
 
 @router.post("/client-files", response={201: ClientOut, 422: Refusal})
-def import_file(request: MemberRequest, given: Text) -> Any:
-    """A new client from a file."""
-    return Status(201, client_out(services.client_from_file(request.user, read_file(given.text))))
+def import_file(request: MemberRequest, given: TextIn) -> Any:
+    """A new client from a file; one taken in before is asked about."""
+    made = services.client_from_file(request.user, read_file(given.text), again=given.again)
+    return Status(201, client_out(made))
 
 
 @router.get("/clients/{uuid:client_id}/table", response=str)
@@ -107,13 +115,13 @@ def export_table(request: MemberRequest, client_id: UUID, unit: Literal["cm", "i
 @router.post("/clients/{uuid:client_id}/table/preview", response={200: TableOut, 422: Refusal})
 def preview_table(request: MemberRequest, client_id: UUID, given: Text) -> Any:
     """Row by row what a table would add, and what is refused and why; nothing is written."""
-    return _table(services.preview_table(request.user, client_id, given.text))
+    return _table(*services.preview_table(request.user, client_id, given.text))
 
 
 @router.post("/clients/{uuid:client_id}/table", response={200: Added, 422: Refusal})
-def keep_table(request: MemberRequest, client_id: UUID, given: Text) -> Any:
-    """Add a table's good rows."""
-    return Added(added=services.keep_table(request.user, client_id, given.text))
+def keep_table(request: MemberRequest, client_id: UUID, given: TextIn) -> Any:
+    """Add a table's good rows; a table added before is asked about."""
+    return Added(added=services.keep_table(request.user, client_id, given.text, again=given.again))
 
 
 @router.post("/clients/{uuid:client_id}/erase", response={200: ErasureOut, 422: Refusal})

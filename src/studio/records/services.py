@@ -21,10 +21,11 @@ from studio.fittings import filing
 from studio.fittings.models import Errand, Fitting, Trial
 from studio.looks.filing import filed_looks, restore_looks
 from studio.looks.models import Look
-from studio.people.models import Client, Member
+from studio.people.models import Client, Member, Studio
 from studio.pictures.models import Picture
 from studio.rack import services as rack
 from studio.rack.models import RackPiece
+from studio.records.handed_in import not_again, note, said_before
 from studio.records.models import Erasure
 from studio.rules.services import checked as checked_rules
 from studio.stored import stored
@@ -69,13 +70,17 @@ def _filed(session: MeasuringSession) -> FiledSession:
     )
 
 
-def client_from_file(member: Member, filed: ClientFile) -> Client:
-    """A new client of the member's studio from a file. Raises UnknownWord for a look
-    that cannot be read; then nothing is written."""
+def client_from_file(member: Member, filed: ClientFile, *, again: bool = False) -> Client:
+    """A new client of the member's studio from a file. Raises UnknownWord for a look that cannot be read, and Again
+    where the same file was taken in before and it is not meant; then nothing is written."""
     for look in filed.looks:
         CraftLook.of(look.pieces)
     Schools.of(filed.ways.schools, checked_rules(filed.ways.muted))
+    content = filed.model_dump_json()
     with transaction.atomic():
+        # One file at a time: of two that come at once, the second finds the first.
+        Studio.objects.select_for_update(no_key=True).get(id=member.studio_id)
+        not_again(member, "file", content, again)
         client = Client.objects.create(
             studio_id=member.studio_id,
             name=filed.name,
@@ -91,6 +96,7 @@ def client_from_file(member: Member, filed: ClientFile) -> Client:
         restore_looks(member, client, filed.looks, hung)
         filing.restore(member, client, filed.fittings, hung)
         filing.restore_errands(member, client, filed.errands, hung, None)
+        note(member, client, "file", content)
     return client
 
 
@@ -131,17 +137,27 @@ def _origin(reading: Reading) -> ReadingOrigin:
     return "checked" if reading.checked else "measured"
 
 
-def preview_table(member: Member, client_id: Any, text: str) -> Table:
-    """What a table would add to a client; nothing is written. Raises NotATable."""
+def preview_table(member: Member, client_id: Any, text: str) -> tuple[Table, str]:
+    """What a table would add to a client, and whether the same was added before; nothing is written.
+    Raises NotATable."""
     client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
-    return read_table(text, today(), measures_of(client))
+    table = read_table(text, today(), measures_of(client))
+    return table, said_before(member, "measures", taken_from(table), client)
 
 
-def keep_table(member: Member, client_id: Any, text: str) -> int:
-    """Add a table's good rows, a session for each day; how many were added."""
+def taken_from(table: Table) -> str:
+    """What a table adds, as one text: the same for a table that was saved anew."""
+    return "\n".join(f"{row.measure} {row.cm} {row.taken_on} {row.origin}" for row in table.rows)
+
+
+def keep_table(member: Member, client_id: Any, text: str, *, again: bool = False) -> int:
+    """Add a table's good rows, a session for each day; how many were added. Raises Again."""
     with transaction.atomic():
         client = hold(member, client_id)
         table = read_table(text, today(), measures_of(client))
+        not_again(member, "measures", taken_from(table), again, client)
+        if table.rows:
+            note(member, client, "measures", taken_from(table))
         for day in sorted({row.taken_on or today() for row in table.rows}):
             when = datetime.combine(day, time(12), UTC) if day < today() else datetime.now(UTC)
             session = MeasuringSession.objects.create(

@@ -3,6 +3,7 @@
   import { onMount } from "svelte";
   import { goto } from "$app/navigation";
   import { navigating, page } from "$app/state";
+  import { waiting } from "$lib/api/patience.svelte";
   import { studio } from "$lib/studio.svelte";
   import { letters } from "$lib/ui/letters.svelte";
   import { notice } from "$lib/ui/notice.svelte";
@@ -29,6 +30,13 @@
   {@render children()}
 {/if}
 {#if navigating.to}<p class="fixed top-0 right-0 bg-paper px-3 py-1 text-sm" role="status">Opening…</p>{/if}
+<div aria-live="polite" class="fixed inset-x-0 top-0 z-50 text-center">
+  {#if waiting.count}
+    <p class="inline-block bg-walnut px-4 py-2 text-paper" data-testid="waiting">
+      The studio’s memory is being brought back. What you typed is safe; this goes on by itself.
+    </p>
+  {/if}
+</div>
 <div aria-live="polite" class="fixed bottom-3 left-1/2 z-50 -translate-x-1/2">
   {#if notice.text}
     <p class="flex items-center gap-3 bg-walnut px-4 py-2 text-paper">

@@ -1,5 +1,6 @@
 /** The one way to the server: typed by its OpenAPI document, with the token every write needs. */
 import createClient, { type Middleware } from "openapi-fetch";
+import { patient } from "./patience.svelte";
 import type { components, paths } from "./schema";
 
 export type Schemas = components["schemas"];
@@ -34,7 +35,7 @@ const withToken: Middleware = {
   },
 };
 
-export const api = createClient<paths>({ baseUrl: "", credentials: "same-origin" });
+export const api = createClient<paths>({ baseUrl: "", credentials: "same-origin", fetch: patient });
 api.use(withToken);
 
 interface Answer<T> {

@@ -756,7 +756,7 @@ export interface paths {
         put?: never;
         /**
          * Keep Table
-         * @description Hang a table's good rows.
+         * @description Hang a table's good rows; a table hung before is asked about.
          */
         post: operations["studio_rack_api_keep_table"];
         delete?: never;
@@ -1664,7 +1664,7 @@ export interface paths {
         put?: never;
         /**
          * Import File
-         * @description A new client from a file.
+         * @description A new client from a file; one taken in before is asked about.
          */
         post: operations["studio_records_api_import_file"];
         delete?: never;
@@ -1688,7 +1688,7 @@ export interface paths {
         put?: never;
         /**
          * Keep Table
-         * @description Add a table's good rows.
+         * @description Add a table's good rows; a table added before is asked about.
          */
         post: operations["studio_records_api_keep_table"];
         delete?: never;
@@ -3793,12 +3793,17 @@ export interface components {
             added: number;
         };
         /**
-         * Text
-         * @description A file or a table, as text.
+         * TextIn
+         * @description A file or a table handed in; `again` where the same was before, and it is meant.
          */
-        Text: {
+        TextIn: {
             /** Text */
             text: string;
+            /**
+             * Again
+             * @default false
+             */
+            again: boolean;
         };
         /**
          * PieceRowOut
@@ -3818,6 +3823,8 @@ export interface components {
             rows: components["schemas"]["PieceRowOut"][];
             /** Refused */
             refused: components["schemas"]["RefusedOut"][];
+            /** Before */
+            before: string;
         };
         /**
          * RefusedOut
@@ -3830,6 +3837,14 @@ export interface components {
             text: string;
             /** Reason */
             reason: string;
+        };
+        /**
+         * Text
+         * @description A file or a table, as text.
+         */
+        Text: {
+            /** Text */
+            text: string;
         };
         /** AlterationOut */
         AlterationOut: {
@@ -5272,6 +5287,8 @@ export interface components {
             readings: number;
             /** Looks */
             looks: number;
+            /** Before */
+            before: string;
         };
         /** RowOut */
         RowOut: {
@@ -5301,6 +5318,8 @@ export interface components {
             rows: components["schemas"]["RowOut"][];
             /** Refused */
             refused: components["schemas"]["RefusedOut"][];
+            /** Before */
+            before: string;
         };
         /** ErasureOut */
         ErasureOut: {
@@ -6494,7 +6513,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Text"];
+                "application/json": components["schemas"]["TextIn"];
             };
         };
         responses: {
@@ -7843,7 +7862,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Text"];
+                "application/json": components["schemas"]["TextIn"];
             };
         };
         responses: {
@@ -7902,7 +7921,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Text"];
+                "application/json": components["schemas"]["TextIn"];
             };
         };
         responses: {

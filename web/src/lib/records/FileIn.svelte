@@ -24,7 +24,7 @@
 
   async function keep() {
     busy = true;
-    const told = await ask(api.POST("/api/client-files", { body: { text } }));
+    const told = await ask(api.POST("/api/client-files", { body: { text, again: Boolean(held?.before) } }));
     busy = false;
     if ("refusal" in told) trouble = told.refusal.message;
     else await goto(`/people/${told.data.id}`);
@@ -43,5 +43,8 @@
     {held.looks}
     {held.looks === 1 ? "look" : "looks"}.
   </p>
-  <button class="press mt-2" data-main disabled={busy} onclick={() => void keep()}>Bring them in</button>
+  {#if held.before}<p class="mt-2 border-l-2 border-madder pl-3" data-testid="before">{held.before}</p>{/if}
+  <button class="press mt-2" data-main={!held.before} disabled={busy} onclick={() => void keep()}>
+    {held.before ? "Bring them in once more" : "Bring them in"}
+  </button>
 {/if}

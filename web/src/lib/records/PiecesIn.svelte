@@ -19,7 +19,8 @@
   onchange={() => {}}
   preview={(text) =>
     ask(api.POST("/api/clients/{client_id}/rack/table/preview", { ...path, body: { text } }))}
-  keep={(text) => ask(api.POST("/api/clients/{client_id}/rack/table", { ...path, body: { text } }))}
+  keep={(text, again) =>
+    ask(api.POST("/api/clients/{client_id}/rack/table", { ...path, body: { text, again } }))}
 >
   {#snippet rows(table: Schemas["PieceTableOut"])}
     <ul class="text-sm">

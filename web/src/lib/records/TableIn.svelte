@@ -23,7 +23,7 @@
   thing="reading"
   {onchange}
   preview={(text) => ask(api.POST("/api/clients/{client_id}/table/preview", { ...path, body: { text } }))}
-  keep={(text) => ask(api.POST("/api/clients/{client_id}/table", { ...path, body: { text } }))}
+  keep={(text, again) => ask(api.POST("/api/clients/{client_id}/table", { ...path, body: { text, again } }))}
 >
   {#snippet rows(table: Schemas["TableOut"])}
     <table class="w-full text-sm">

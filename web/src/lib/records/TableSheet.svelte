@@ -1,4 +1,4 @@
-<script lang="ts" generics="T extends { rows: unknown[]; refused: Schemas['RefusedOut'][] }">
+<script lang="ts" generics="T extends { rows: unknown[]; refused: Schemas['RefusedOut'][]; before?: string }">
   /** A table brought in: read row by row, shown, and kept only when it is confirmed. */
   import type { Snippet } from "svelte";
   import type { Refusal, Schemas } from "../api/client";
@@ -8,7 +8,8 @@
   interface Props {
     example: string;
     preview: (text: string) => Answer<T>;
-    keep: (text: string) => Answer<Schemas["Added"]>;
+    /** `again` where the same table was kept before, and it is meant. */
+    keep: (text: string, again: boolean) => Answer<Schemas["Added"]>;
     /** What one row is called where it was kept: reading, piece. */
     thing: string;
     onchange: () => void;
@@ -39,7 +40,7 @@
 
   async function take() {
     busy = true;
-    const told = await keep(text);
+    const told = await keep(text, Boolean(table?.before));
     busy = false;
     if ("refusal" in told) {
       trouble = told.refusal.message;
@@ -73,10 +74,13 @@
     <h3 class="heading mt-3">Good: {table.rows.length}</h3>
     {#if table.rows.length}
       {@render rows(table)}
-      <button class="press mt-3" data-main disabled={busy} onclick={() => void take()}>
+      {#if table.before}<p class="mt-3 border-l-2 border-madder pl-3" data-testid="before">
+          {table.before}
+        </p>{/if}
+      <button class="press mt-3" data-main={!table.before} disabled={busy} onclick={() => void take()}>
         Keep {table.rows.length === 1 ? "this row" : `these ${table.rows.length} rows`}{table.refused.length
           ? ", leave the others"
-          : ""}
+          : ""}{table.before ? ", once more" : ""}
       </button>
     {:else}
       <p class="text-sm">No row can be kept as it is.</p>

@@ -1,0 +1,41 @@
+"""Logs without personal data: what broke and where, not the values it broke on."""
+
+from __future__ import annotations
+
+import logging
+import traceback
+from types import TracebackType
+from typing import Any
+
+Caught = tuple[type[BaseException], BaseException, TracebackType | None] | tuple[None, None, None]
+
+
+class Discreet(logging.Formatter):
+    """Tells an exception by its kind and its way through the code: its message may hold a name or a measure."""
+
+    def formatException(self, ei: Caught) -> str:  # noqa: N802 (the name is logging's)
+        kind, error, trace = ei
+        lines = traceback.format_tb(trace)
+        while error is not None and (error := error.__cause__ or error.__context__) is not None:
+            lines += [f"after {type(error).__name__}\n"]
+        return "".join([*lines, kind.__name__ if kind else ""])
+
+
+def logging_config() -> dict[str, Any]:
+    """Django's logging: warnings and worse, discreetly. Who missed at sign-in stands in the database for a day, not here."""
+    return {
+        "version": 1,
+        "disable_existing_loggers": False,
+        "formatters": {"discreet": {"()": Discreet, "format": "%(asctime)s %(levelname)s %(name)s: %(message)s"}},
+        "handlers": {
+            "console": {"class": "logging.StreamHandler", "formatter": "discreet"},
+            "nowhere": {"class": "logging.NullHandler"},
+        },
+        "root": {"handlers": ["console"], "level": "WARNING"},
+        "loggers": {
+            "django": {"handlers": ["console"], "level": "WARNING", "propagate": False},
+            # What was refused is told to whoever asked, and is no news.
+            "django.request": {"handlers": ["console"], "level": "ERROR", "propagate": False},
+            "axes": {"handlers": ["nowhere"], "propagate": False},
+        },
+    }
