@@ -7,23 +7,19 @@ Python measured in the same run. Nothing here is asserted.
 from __future__ import annotations
 
 import argparse
-import contextlib
 import gzip
-import json
 import os
 import re
 import statistics
 import subprocess
-import urllib.error
 import urllib.request
 from concurrent.futures import ThreadPoolExecutor
-from http.cookiejar import CookieJar
 from pathlib import Path
-from typing import Any
 from urllib.parse import quote
 
 from bench import against, crowd, drag, engine, tables
 from bench.engine import LOOKS, timed
+from bench.visitor import Visitor
 from craft.body import Body, Measures
 from craft.fit import land
 from craft.wear.shoes import barefoot_on
@@ -65,23 +61,6 @@ def in_process(unit: float) -> None:
     say("30 clients x 300 pieces after a change of rules", timed(changed, 3), unit, "aim: under 5 s")
 
 
-class Visitor:
-    """A signed-in stylist on a keep-alive connection's worth of requests."""
-
-    def __init__(self, address: str) -> None:
-        self.address = address
-        self.jar = CookieJar()
-        self.opener = urllib.request.build_opener(urllib.request.HTTPCookieProcessor(self.jar))
-
-    def ask(self, method: str, path: str, body: Any = None) -> Any:
-        token = next((cookie.value for cookie in self.jar if cookie.name == "csrftoken"), "") or ""
-        headers = {"Content-Type": "application/json", "X-CSRFToken": token}
-        data = None if body is None else json.dumps(body).encode()
-        request = urllib.request.Request(self.address + path, data=data, method=method, headers=headers)  # noqa: S310
-        with self.opener.open(request, timeout=20) as answer:
-            return json.loads(answer.read() or b"null")
-
-
 def end_to_end(unit: float) -> None:
     env = {**os.environ, **setup.SETTINGS, "BASILWOOD_DEMO_PASSWORD": PASSWORD}
     for command in ("migrate", "load_demo"):
@@ -91,10 +70,7 @@ def end_to_end(unit: float) -> None:
     try:
         serve.wait_for(port, server)
         visitor = Visitor(f"http://127.0.0.1:{port}")
-        # Nobody is signed in yet; the token comes all the same.
-        with contextlib.suppress(urllib.error.HTTPError):
-            visitor.ask("GET", "/api/session")
-        visitor.ask("POST", "/api/session", {"email": STYLISTS[0][0], "password": PASSWORD})
+        visitor.sign_in(STYLISTS[0][0], PASSWORD)
         client = next(row for row in visitor.ask("GET", "/api/clients")["rows"] if row["looks"])
         path = f"/api/clients/{client['id']}/assess"
         at = iter(range(10**9))

@@ -104,7 +104,7 @@ def queries(email: str, paths: list[str]) -> int:
     from studio.people.models import Member
 
     browser = Browser(headers={"host": "127.0.0.1"})
-    browser.force_login(Member.objects.get(email=email), backend="django.contrib.auth.backends.ModelBackend")
+    browser.force_login(Member.objects.get(email=email), backend="studio.people.backends.MemberBackend")
     with CaptureQueriesContext(connection) as held:
         for path in paths:
             answer = browser.get(path)

@@ -48,7 +48,7 @@ def judge(words: list[str]) -> int:
 def main() -> int:
     parser = argparse.ArgumentParser(prog="./basilwood", description="Basilwood, for personal stylists.")
     words = parser.add_subparsers(
-        dest="word", required=True, metavar="demo | test | dev | judge | bench | types | shots"
+        dest="word", required=True, metavar="demo | test | dev | judge | bench | torture | types | shots"
     )
     for name, what in (("demo", "set up and serve with demo data"), ("dev", "serve with reload")):
         word = words.add_parser(name, help=what)
@@ -59,6 +59,7 @@ def main() -> int:
     words.add_parser("test", help="set up and run the tests; takes pytest's arguments", add_help=False)
     words.add_parser("judge", help="hold the engine against judged cases", add_help=False)
     words.add_parser("bench", help="print the engine's figures", add_help=False)
+    words.add_parser("torture", help="kill, race and abuse a server, and count what is lost", add_help=False)
     words.add_parser("shots", help="take the pictures of docs/screenshots anew")
     words.add_parser("types", help="make the front end's types anew from the interface")
     for told in (signal.SIGTERM, signal.SIGINT):
@@ -72,6 +73,7 @@ def main() -> int:
         "dev": lambda: dev(known.port),
         "test": lambda: in_test_cluster(["pytest", *rest]),
         "bench": lambda: in_test_cluster(["bench", *rest]),
+        "torture": lambda: in_test_cluster(["torture", *rest]),
         "shots": lambda: in_test_cluster(["tests.browser.shots"]),
         "judge": lambda: judge(rest),
         "types": setup.front_end_types,

@@ -86,14 +86,16 @@ class Cluster:
 
     def start_again(self, port: int) -> None:
         """Start it where it ran, after it ended by itself. Raises Trouble."""
-        for attempt in range(1, 41):
+        for attempt in range(1, 101):
+            # What is left of the one before goes within a moment; until then it holds the memory they share.
+            time.sleep(0.05)
+            if self.port() is not None:
+                continue
             try:
                 self.start(port)
             except Trouble:
-                # What is left of the one before goes within a moment; until then it holds the memory they share.
-                if attempt == 40:
+                if attempt == 100:
                     raise
-                time.sleep(0.1)
             else:
                 return
 
@@ -154,13 +156,14 @@ def own_cluster(password: str, serving: str) -> Cluster:
     return cluster
 
 
-def temporary_cluster() -> Cluster:
-    """A cluster for one test run; remove its folder after `stop`."""
+def temporary_cluster(*, durable: bool = False) -> Cluster:
+    """A cluster for one test run; remove its folder after `stop`. `durable` where it is going to be killed: the others
+    are quicker for what they may forget."""
     programs = ensure_postgres()
     folder = Path(tempfile.mkdtemp(prefix="basilwood-test-"))
     _give(folder)
     cluster = Cluster(folder / "data", secrets.token_urlsafe(24), secrets.token_urlsafe(24), programs)
-    _make(cluster, durable=False)
+    _make(cluster, durable=durable)
     return cluster
 
 

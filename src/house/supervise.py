@@ -43,6 +43,8 @@ class Kept:
     name: str
     start: Callable[[], Process]
     process: Process = field(init=False)
+    #: Whether it may end as often as it likes: where it is killed on purpose.
+    forgiving: bool = False
     _started: list[float] = field(default_factory=list)
 
     def __post_init__(self) -> None:
@@ -56,7 +58,11 @@ class Kept:
         """Start it again if it ended. Raises Trouble where that has not helped."""
         if self.process.poll() is None:
             return
-        if len(self._started) > MOST_STARTS and time.monotonic() - self._started[-MOST_STARTS] < WITHIN:
+        if (
+            not self.forgiving
+            and len(self._started) > MOST_STARTS
+            and time.monotonic() - self._started[-MOST_STARTS] < WITHIN
+        ):
             raise Trouble(f"{self.name} ends again and again; see .house/logs/")
         say(f"  {self.name} ended by itself; it is started again")
         self._begin()
@@ -67,11 +73,7 @@ def keep_running(cluster: Cluster, port: int, kept: Sequence[Kept], tidy: Callab
     tidied = -TIDY_EVERY
     try:
         while True:
-            if not cluster.alive():
-                say("  PostgreSQL ended by itself; it is started again")
-                cluster.start_again(port)
-            for one in kept:
-                one.look()
+            look_after(cluster, port, kept)
             if time.monotonic() - tidied > TIDY_EVERY:
                 tidied = time.monotonic()
                 shorten_logs()
@@ -79,6 +81,15 @@ def keep_running(cluster: Cluster, port: int, kept: Sequence[Kept], tidy: Callab
             time.sleep(LOOK_EVERY)
     except KeyboardInterrupt:
         say("\nStopping. What you did is kept.")
+
+
+def look_after(cluster: Cluster, port: int, kept: Sequence[Kept]) -> None:
+    """Look once, and start again what has ended."""
+    if not cluster.alive():
+        say("  PostgreSQL ended by itself; it is started again")
+        cluster.start_again(port)
+    for one in kept:
+        one.look()
 
 
 def shorten_logs(folder: Path = LOGS) -> None:

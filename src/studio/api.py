@@ -2,7 +2,10 @@
 
 from __future__ import annotations
 
+from typing import Any
+
 from ninja import NinjaAPI
+from ninja.openapi.schema import OpenAPISchema
 
 from studio.answers import answer_errors
 from studio.bodies.api import router as bodies
@@ -17,11 +20,48 @@ from studio.pictures.api import router as pictures
 from studio.rack.api import router as rack
 from studio.records.api import router as records
 from studio.rules.api import router as rules
+from studio.schemas import Refusal
 from studio.shopping.api import router as shopping
 from studio.wall import MemberAuth
 
+#: What any operation may answer that is not done: whoever asks is told why, in the one shape.
+NOT_DONE = {
+    "400": "It cannot be read.",
+    "401": "Nobody is signed in.",
+    "403": "It was not sent by one of our own pages.",
+    "404": "It is not here, or not in this studio.",
+    "409": "It was changed meanwhile, or stands for something else, or was handed in before.",
+    "413": "It is too large.",
+    "415": "It is a form and not JSON.",
+    "422": "Something in it cannot be taken.",
+    "503": "The studio is being brought back, or is busy; Retry-After says when to ask again.",
+}
+
+
+class Described(NinjaAPI):
+    """The interface with every answer described, those among them that no operation gives by itself."""
+
+    def get_openapi_schema(self, **more: Any) -> OpenAPISchema:
+        """The OpenAPI document."""
+        told = super().get_openapi_schema(**more)
+        shape = {"application/json": {"schema": {"$ref": "#/components/schemas/Refusal"}}}
+        told["components"]["schemas"].setdefault("Refusal", Refusal.model_json_schema())
+        for operations in told["paths"].values():
+            for operation in operations.values():
+                # Written by number or as a text: both are the same answer.
+                known = {str(status) for status in operation["responses"]}
+                operation["responses"].update(
+                    {
+                        status: {"description": why, "content": shape}
+                        for status, why in NOT_DONE.items()
+                        if status not in known
+                    }
+                )
+        return told
+
+
 #: No page of documentation: it would load scripts from elsewhere. The document itself is public.
-api = NinjaAPI(title="Basilwood", version="1", auth=MemberAuth(), parser=Gate(), docs_url=None)
+api = Described(title="Basilwood", version="1", auth=MemberAuth(), parser=Gate(), docs_url=None)
 api.add_router("", people, tags=["people"])
 api.add_router("", bodies, tags=["bodies"])
 api.add_router("", looks, tags=["looks"])

@@ -7,6 +7,8 @@ import traceback
 from types import TracebackType
 from typing import Any
 
+from django.db import OperationalError
+
 Caught = tuple[type[BaseException], BaseException, TracebackType | None] | tuple[None, None, None]
 
 
@@ -15,6 +17,9 @@ class Discreet(logging.Formatter):
 
     def formatException(self, ei: Caught) -> str:  # noqa: N802 (the name is logging's)
         kind, error, trace = ei
+        if kind is not None and issubclass(kind, OperationalError):
+            # Every request hears it while the database is away; where in the code it heard it is no news.
+            return kind.__name__
         lines = traceback.format_tb(trace)
         while error is not None and (error := error.__cause__ or error.__context__) is not None:
             lines += [f"after {type(error).__name__}\n"]

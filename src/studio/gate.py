@@ -10,12 +10,13 @@ import sys
 from collections.abc import Callable
 from typing import Any
 
-from django.db import InterfaceError, OperationalError
+from django.db import InterfaceError, OperationalError, connection
 from django.http import HttpRequest, HttpResponse, JsonResponse, QueryDict
 from ninja.parser import Parser
 from psycopg_pool import PoolTimeout
 
 from craft.errors import InvalidInput
+from studio import postgres
 
 Answer = Callable[[HttpRequest], HttpResponse]
 
@@ -135,4 +136,7 @@ def one_shape(get_response: Answer) -> Answer:
 def broken(request: HttpRequest) -> HttpResponse:
     """What is answered where something broke: a database that is away comes back, so the screen is asked to wait."""
     away = isinstance(sys.exc_info()[1], OperationalError | InterfaceError | PoolTimeout)
+    if away and connection.connection is not None and connection.connection.broken:
+        # The others of the pool lead to the same database that is gone.
+        postgres.forget_connections()
     return refusal(503 if away else 500)

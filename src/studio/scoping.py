@@ -14,6 +14,10 @@ if TYPE_CHECKING:
     from studio.people.models import Client, Member
 
 
+#: Where PostgreSQL is told whose request it is (studio.wall).
+SETTING = "basilwood.studio"
+
+
 class StudioQuerySet(models.QuerySet[Any]):
     """Rows of one studio. Use `of` first: it is the only door the API has to the rows."""
 

@@ -60,7 +60,6 @@ DATABASES = {
         "PORT": HERE.db_port,
         # One request, one transaction: what is answered with an error has written nothing.
         "ATOMIC_REQUESTS": True,
-        "CONN_HEALTH_CHECKS": True,
         # The pool's time is short, so that one who waits looks whether the database is there at all (studio.postgres).
         "OPTIONS": {"pool": {"min_size": 1, "max_size": 8, "timeout": 0.25}},
     }
@@ -68,7 +67,7 @@ DATABASES = {
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
 
 AUTH_USER_MODEL = "people.Member"
-AUTHENTICATION_BACKENDS = ["axes.backends.AxesStandaloneBackend", "django.contrib.auth.backends.ModelBackend"]
+AUTHENTICATION_BACKENDS = ["axes.backends.AxesStandaloneBackend", "studio.people.backends.MemberBackend"]
 AUTH_PASSWORD_VALIDATORS = [
     {"NAME": "django.contrib.auth.password_validation.MinimumLengthValidator", "OPTIONS": {"min_length": 12}},
     {"NAME": "django.contrib.auth.password_validation.CommonPasswordValidator"},

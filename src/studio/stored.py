@@ -1,12 +1,17 @@
-"""What a row holds as JSON, read as far as it can be: one bad row takes no list down."""
+"""What a row holds as JSON, read as far as it can be: one bad row takes no list down, and is told."""
 
 from __future__ import annotations
 
 import logging
-from collections.abc import Mapping
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass, field
+from functools import lru_cache
 from typing import Any, TypeVar
 
 from pydantic import BaseModel, ValidationError
+
+from craft.cloth import Piece
+from craft.errors import UnknownWord
 
 Form = TypeVar("Form", bound=BaseModel)
 _log = logging.getLogger(__name__)
@@ -25,3 +30,33 @@ def stored(form: type[Form], held: Any) -> Form:
         return form.model_validate(rest)
     except ValidationError:
         return form.model_validate({})
+
+
+@dataclass(frozen=True)
+class PieceRow:
+    """A row's piece: read once, for a row of one version says one thing."""
+
+    id: Any
+    version: int
+    words: Mapping[str, Any] = field(compare=False)
+
+
+@lru_cache(maxsize=20_000)
+def stored_piece(row: PieceRow) -> Piece | None:
+    """The piece that a row holds, or None where it cannot be read, which is logged."""
+    try:
+        return Piece.of(row.words)
+    except (UnknownWord, TypeError):
+        _log.warning("a stored piece is unreadable: %s", row.id)
+        return None
+
+
+def readable(described: Iterable[Any]) -> list[Piece]:
+    """Those of these described pieces that can be read."""
+    found = []
+    for words in described:
+        try:
+            found.append(Piece.of(words))
+        except (UnknownWord, TypeError, ValueError):
+            continue
+    return found

@@ -9,15 +9,16 @@ from __future__ import annotations
 
 from typing import Any
 
+from django.contrib import auth
 from django.db import connection
 from django.http import HttpRequest
 from ninja.security import SessionAuth
 
 from studio.people.models import Member
+from studio.scoping import SETTING
 
 #: The role that serves requests. It is made with the database (house/postgres.py).
 SERVING = "basilwood_serve"
-SETTING = "basilwood.studio"
 #: The studio that this transaction is of, or NULL; in parentheses, so that it is asked once a query and not once a row.
 OURS = f"(SELECT NULLIF(current_setting('{SETTING}', true), '')::bigint)"
 
@@ -77,8 +78,11 @@ class MemberAuth(SessionAuth):
     """Lets a signed-in member in, and tells the database whose rows may be seen."""
 
     def authenticate(self, request: HttpRequest, key: str | None) -> Member | None:
-        member = request.user
-        if not isinstance(member, Member) or not member.is_authenticated:
+        member = auth.get_user(request)
+        if not isinstance(member, Member):
             return None
-        tell_studio(member.studio_id)
+        # The member itself, not Django's promise of one: it is asked for its studio a hundred times a request.
+        request.user = member
+        if not getattr(member, "told", False):
+            tell_studio(member.studio_id)
         return member

@@ -14,7 +14,8 @@ from django.db import connection
 from django.test import Client as Browser
 
 from studio.people.models import Client, Member, Studio
-from studio.wall import SERVING, SETTING
+from studio.scoping import SETTING
+from studio.wall import SERVING
 
 PASSWORD = "willow-basket-42"
 
@@ -89,7 +90,7 @@ def furnish(name: str, email: str) -> House:
     studio = Studio.objects.create(name=name)
     member = Member.objects.create_member(studio, email, "Ada Stitch", PASSWORD)
     browser = Browser()
-    browser.force_login(member, backend="django.contrib.auth.backends.ModelBackend")
+    browser.force_login(member, backend="studio.people.backends.MemberBackend")
     client = Client.objects.create(studio=studio, name="Pia Reed")
     return House(member, client, Api(browser))
 

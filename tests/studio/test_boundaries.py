@@ -76,6 +76,17 @@ def endpoints() -> list[tuple[str, str]]:
     return [(method, path.removeprefix("/api")) for path, held in paths.items() for method in held if method in METHODS]
 
 
+def of_everything(house: House) -> str:
+    """One of everything in a studio; its look's id."""
+    look = str(house.keep("Theirs").told["id"])
+    house.read("hip", "99")
+    tee = hang(house, "white tee").told
+    log(house, begin(house), piece_id=tee["id"], errands=[errand()])
+    send(house, f"/rack/{tee['id']}/pictures/{uuid.uuid4()}", encoded(Image.new("RGB", (40, 40))))
+    keep_charts(house)
+    return look
+
+
 def filled(path: str, house: House, look: str) -> str:
     session = MeasuringSession.objects.get(client=house.client)
     ids = {
@@ -96,12 +107,7 @@ def filled(path: str, house: House, look: str) -> str:
 
 @pytest.mark.parametrize(("method", "path"), [e for e in endpoints() if "{" in e[1] and e[1] not in NO_ROW])
 def test_no_request_reaches_another_studios_row(method: str, path: str, house: House, other: House) -> None:
-    look = other.keep("Theirs").told["id"]
-    other.read("hip", "99")
-    tee = hang(other, "white tee").told
-    log(other, begin(other), piece_id=tee["id"], errands=[errand()])
-    send(other, f"/rack/{tee['id']}/pictures/{uuid.uuid4()}", encoded(Image.new("RGB", (40, 40))))
-    keep_charts(other)
+    look = of_everything(other)
     before = state(other)
     address, body = filled(path, other, look), BODIES.get(path)
     answer = house.api.ask(method.upper(), address, body)
@@ -139,7 +145,7 @@ def test_nothing_without_signing_in(method: str, path: str) -> None:
 
 def test_a_write_without_its_token_is_refused(house: House) -> None:
     strict = Browser(enforce_csrf_checks=True)
-    strict.force_login(house.member, backend="django.contrib.auth.backends.ModelBackend")
+    strict.force_login(house.member, backend="studio.people.backends.MemberBackend")
     for path, body in (("/api/clients", {"name": "X"}), ("/api/session", {"email": "a@b.example", "password": "x"})):
         assert strict.post(path, body, content_type="application/json").status_code == 403
     token = strict.get("/api/session").cookies["csrftoken"].value

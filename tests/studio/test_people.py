@@ -96,7 +96,7 @@ def test_two_stylists_of_one_studio_share_its_rows(house: House, django_user_mod
 
     colleague = Member.objects.create_member(house.member.studio, "cy@alder.example", "Cy Loom", PASSWORD)
     browser = Browser()
-    browser.force_login(colleague, backend="django.contrib.auth.backends.ModelBackend")
+    browser.force_login(colleague, backend="studio.people.backends.MemberBackend")
     theirs = Api(browser)
     first = house.take("hip", "100")
     body = {"id": str(uuid.uuid4()), "measure": "hip", "typed": "99.6", "unit": "cm", "after": first}

@@ -161,7 +161,7 @@ def test_a_table_of_pieces_is_previewed_refused_row_by_row_and_round_trips(house
     for unit in ("cm", "in"):
         out = house.api.ask("GET", f"{path}?unit={unit}").content.decode()
         target = f"/clients/{other.client.id}/rack"
-        assert other.api.ask("POST", f"{target}/table", {"text": out}).told == {"added": 3}
+        assert other.api.ask("POST", f"{target}/table", {"text": out, "again": unit == "in"}).told == {"added": 3}
         back = other.api.ask("GET", target).told["pieces"][-3:]
         assert [(r["name"], r["piece"], r["facts"]) for r in back] == [
             (r["name"], r["piece"], r["facts"]) for r in rack(house)

@@ -28,7 +28,7 @@ beforeEach(async () => {
     piece("b", "white tee", { facts: { maker: "Twelve Looms", state: "lent" } }),
     piece("d", "navy skirt"),
   ];
-  on("GET", RACK, () => ({ data: { pieces: held, heels: true } }));
+  on("GET", RACK, () => ({ data: { pieces: held, unreadable: [], heels: true } }));
   for (const one of held)
     on("GET", `/api/rack/${one.id}`, () => ({
       data: { piece: held.find((p) => p.id === one.id), placed: {} },

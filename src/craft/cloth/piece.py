@@ -59,13 +59,15 @@ class Piece:
         """Make a piece from its words (`is`, `cut`, ...) and figures (`*_cm`, `*_pct`, `*_gsm`). Raises UnknownWord."""
         rest = dict(described)
         kind = rest.pop("is", None)
-        if kind not in KIND:
+        if not isinstance(kind, str) or kind not in KIND:
             raise UnknownWord("kind", kind, tuple(KIND))
         figures: dict[str, float] = {}
         said: dict[str, Any] = {}
         for key, value in rest.items():
             if value is None or value == []:
                 continue
+            if not _is_said(value):
+                raise UnknownWord(key, "a list or a table where a word is meant")
             if words.unit_of(key):
                 figures[key] = _figure(KIND[kind].slot, key, value)
             elif key == "colour" and isinstance(value, list | tuple):
@@ -174,6 +176,12 @@ def colour_of(piece: Piece) -> str:
     return piece.word("colour") or KIND[piece.kind].colour
 
 
+def _is_said(value: Any) -> bool:
+    """Whether a value is a word or a figure, or a list of such: nothing else can be said of a piece."""
+    listed = value if isinstance(value, list | tuple) else (value,)
+    return all(isinstance(one, str | int | float) for one in listed)
+
+
 def _colours(listed: Sequence[Any]) -> dict[str, Any]:
     """The colours of a piece that were listed: ground, second, third."""
     if len(listed) > len(words.COLOUR_KEYS):
@@ -198,7 +206,7 @@ def _word(key: str, value: Any) -> Any:
         return tuple(sorted(set(listed)))
     if key not in words.ONE_OF:
         raise UnknownWord("property of a piece", key)
-    if value not in words.ONE_OF[key]:
+    if isinstance(value, list | tuple) or value not in words.ONE_OF[key]:
         raise UnknownWord(key, value, words.ONE_OF[key])
     return value
 

@@ -75,6 +75,9 @@ def _delimiter(text: str) -> str:
 def write_lines(lines: Iterable[Iterable[object]]) -> str:
     """A table of these cells."""
     out = io.StringIO()
-    writer = csv.writer(out, lineterminator="\n")
-    writer.writerows([guarded(cell) for cell in line] for line in lines)
+    plain, quoted = (csv.writer(out, lineterminator="\n", quoting=how) for how in (csv.QUOTE_MINIMAL, csv.QUOTE_ALL))
+    for line in lines:
+        cells = [guarded(cell) for cell in line]
+        # A return within a cell would end the line where it is not quoted, which the writer does not see.
+        (quoted if any("\r" in cell for cell in cells) else plain).writerow(cells)
     return out.getvalue()

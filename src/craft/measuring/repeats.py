@@ -6,6 +6,7 @@ import math
 import statistics
 from collections.abc import Sequence
 from dataclasses import dataclass
+from functools import lru_cache
 
 from craft.body.measures import READING_SPREAD, TOLERANCE, kind_of
 from craft.body.quantity import Quantity
@@ -36,6 +37,12 @@ def settle(measure: str, readings: Sequence[float], *, twice: bool = True) -> Se
     >>> settle("hip", [100.0, 103.0]).wants_another, settle("hip", [100.0, 103.0, 100.5]).figure.cm
     (True, 100.5)
     """
+    return _settled(measure, tuple(readings), twice)
+
+
+@lru_cache(maxsize=32_768)
+def _settled(measure: str, readings: tuple[float, ...], twice: bool) -> Settled:
+    # Kept: a history of years is settled anew each time it is looked at, and its readings never change.
     kind = kind_of(measure)
     one = READING_SPREAD[kind]
     count = len(readings)

@@ -10,13 +10,13 @@ from django.db.models import Count, Exists, Max, OuterRef
 from craft.advise.next_measure import Worth, next_measures
 from craft.body import Body
 from craft.body.measures import MEASURES
-from craft.cloth import Piece
 from craft.draw.tape import TapeLine, tape_on
 from craft.measuring.ageing import due_on
 from studio.bodies.known import Known, known_of, measures_from, open_session
 from studio.bodies.models import MeasuringSession, Reading
 from studio.bodies.shapes import DeskOut, LastOut, MeasureOut, TapeOut, outline, quantity_out, reading_out, session_out
 from studio.people.models import Client, Member
+from studio.stored import readable
 
 
 def desk_of(member: Member, client_id: Any) -> DeskOut:
@@ -71,7 +71,7 @@ def next_for(member: Member, client_id: Any) -> tuple[Worth, ...]:
 
     client: Client = Client.objects.of(member).not_removed().select_related("studio").get_or_404(id=client_id)
     held = Look.objects.of(member).not_removed().filter(client=client).values_list("pieces", flat=True)
-    pieces = [Piece.of(piece) for look in held for piece in look]
+    pieces = readable(piece for look in held for piece in look)
     bottoms = [piece for piece in dict.fromkeys(pieces) if piece.slot == "bottom"][:12]
     measures = measures_from(known_of(client, open_session(client)), client)
     return next_measures(measures, bottoms, client.ways)

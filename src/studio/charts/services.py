@@ -16,6 +16,7 @@ from studio.charts.models import Chart
 from studio.errors import TooMany
 from studio.people.models import Member
 from studio.shopping.services import Shopper
+from studio.stored import PieceRow, stored_piece
 
 #: So many charts a studio keeps at most.
 MOST_CHARTS = 2000
@@ -28,8 +29,9 @@ def chart_of(row: Chart) -> SizeChart:
 
 
 def listed(member: Member) -> list[Chart]:
-    """The studio's charts, by maker and product."""
-    return list(Chart.objects.of(member).not_removed())
+    """The studio's charts that can be read, by maker and product."""
+    rows = Chart.objects.of(member).not_removed()
+    return [row for row in rows if stored_piece(PieceRow(row.id, row.version, row.piece))]
 
 
 def table_of(member: Member, unit: Unit) -> str:

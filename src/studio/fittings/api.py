@@ -28,7 +28,7 @@ from studio.requests import MemberRequest
 from studio.schemas import Copied, MaybeName, Note, Refusal, answer
 from studio.shopping.api import Heel, PlacedOut, placed_out
 from studio.shopping.services import Shopper, land_on, shopper_of
-from studio.stored import stored
+from studio.stored import PieceRow, stored, stored_piece
 
 router = Router()
 Length = Literal["cm", "in"]
@@ -140,6 +140,8 @@ class FittingOut(Copied):
     ended_at: datetime | None
     open: bool
     trials: list[TrialOut]
+    #: Trials whose piece cannot be read any more.
+    unreadable: int
 
 
 class LearnedOut(Copied):
@@ -212,14 +214,14 @@ def fittings(request: MemberRequest, client_id: UUID) -> Any:
 @router.get("/clients/{uuid:client_id}/expected", response=RackExpected)
 def expected(request: MemberRequest, client_id: UUID, heel_cm: Heel = 2.0) -> Any:
     """What is computed of every piece of the rack: fetched whole, so that a fitting can go on without a connection."""
-    shopper, rows = rack.landed_rack(request.user, client_id, heel_cm)
+    found = rack.landed_rack(request.user, client_id, heel_cm)
     return answer(
         RackExpected(
             pieces=[
-                _expected(landed, shopper, row.id, row.name, **{key: row.facts.get(key, "") for key in LABEL})
-                for row, landed in rows
+                _expected(landed, found.shopper, row.id, row.name, **{key: row.facts.get(key, "") for key in LABEL})
+                for row, landed in found.hanging
             ],
-            heels=shopper.heels,
+            heels=found.shopper.heels,
         )
     )
 
@@ -366,10 +368,12 @@ def _correction(one: Correction, unit: Unit, hangs: bool) -> CorrectionOut:
 
 def _fitting(fitting: Fitting, shopper: Shopper, *, explained: bool = True) -> FittingOut:
     recent = (datetime.now(fitting.started_at.tzinfo) - fitting.started_at) < services.OPEN_FOR
-    kept = [trial for trial in fitting.trials.all() if trial.removed_at is None]
+    rows = [trial for trial in fitting.trials.all() if trial.removed_at is None]
+    kept = [trial for trial in rows if stored_piece(PieceRow(trial.id, trial.version, trial.piece))]
     return FittingOut.of(
         fitting,
         open=fitting.ended_at is None and recent,
+        unreadable=len(rows) - len(kept),
         trials=[trial_out(trial, shopper, explained=explained) for trial in kept],
     )
 

@@ -367,7 +367,7 @@ def makers_of(member: Member) -> tuple[Made, ...]:
     samples: list[Sample] = []
     told: dict[str, list[bool]] = {}
     for maker, expected, raw in rows.values_list("maker", "expected", "seen"):
-        seen = Seen.model_validate(raw)
+        seen = stored(Seen, raw)
         told.setdefault(maker, []).extend(verdict == "as_said" for verdict in seen.checks.values())
         for kind, found in (("edges", seen.edges), ("eases", seen.eases)):
             computed = expected.get(kind, {})

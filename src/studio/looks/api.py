@@ -19,17 +19,19 @@ from studio.looks.shapes import Colour, Described, KindOut, LookChange, LookIn, 
 from studio.people.models import Client
 from studio.requests import MemberRequest
 from studio.schemas import PieceWords, words_of
-from studio.stored import stored
+from studio.stored import readable, stored
 
 router = Router()
 
 
 def look_out(look: Look, rack: Mapping[str, Any] | None = None) -> LookOut:
     """A look, its pieces as they hang on the rack now where they come from there."""
-    pieces = worn_now(look, rack_of([look]) if rack is None else rack)
+    worn = worn_now(look, rack_of([look]) if rack is None else rack)
+    pieces = [piece for piece in worn if readable([piece])]
     return LookOut.of(
         look,
         pieces=[PieceWords.model_validate(piece) for piece in pieces],
+        unreadable=len(worn) - len(pieces),
         facts=stored(LookFacts, look.facts),
         variant_of=look.variant_of_id,
         from_rack={place: UUID(link["piece"]) for place, link in look.links.items()},

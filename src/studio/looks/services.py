@@ -35,6 +35,7 @@ from studio.looks.links import kept_links
 from studio.looks.models import Look
 from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
+from studio.stored import PieceRow, stored_piece
 
 Pieces = Sequence[Mapping[str, Any]]
 
@@ -139,7 +140,9 @@ def how_to_tuck(member: Member, client_id: Any, asked: Question) -> tuple[TuckSt
 def _rack(member: Member, client_id: Any) -> list[tuple[str, Piece]]:
     """What of a client's rack can be worn: nothing that is to go."""
     rows = RackPiece.objects.of(member).not_removed().filter(client_id=client_id)
-    return [(str(row.id), Piece.of(row.piece)) for row in rows if row.facts.get("state", "in_use") != "to_let_go"]
+    held = [row for row in rows.only("version", "piece", "facts") if row.facts.get("state", "in_use") != "to_let_go"]
+    pieces = ((row.id, stored_piece(PieceRow(row.id, row.version, row.piece))) for row in held)
+    return [(str(row_id), piece) for row_id, piece in pieces if piece is not None]
 
 
 @dataclass(frozen=True)

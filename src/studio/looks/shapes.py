@@ -37,6 +37,8 @@ class LookOut(Copied):
     client_id: UUID
     name: str
     pieces: list[PieceWords]
+    #: How many pieces of it cannot be read any more, and are left out.
+    unreadable: int
     facts: LookFacts
     variant_of: UUID | None
     from_rack: dict[str, UUID]

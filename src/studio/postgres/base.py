@@ -45,6 +45,12 @@ class DatabaseWrapper(base.DatabaseWrapper):
                 DatabaseWrapper._away = False
                 return connection
 
+    def close_pool(self) -> None:
+        """Let go of the pool; many may do so at once, and the first has done it for all."""
+        held = self._connection_pools.pop(self.alias, None)
+        if held is not None:
+            held.close()
+
     def _answers(self) -> bool:
         held = self.settings_dict
         try:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from dataclasses import dataclass, field
 from functools import lru_cache
 from typing import Annotated, Any, Literal
 from uuid import UUID
@@ -83,10 +84,18 @@ class RackPieceOut(BaseModel):
     picture: UUID | None
 
 
+class Unreadable(BaseModel):
+    """A piece whose words cannot be read any more: what it was called."""
+
+    id: UUID
+    name: str
+
+
 class RackOut(BaseModel):
-    """The rack, and whether this client is offered heels at all."""
+    """The rack, what of it cannot be read, and whether this client is offered heels at all."""
 
     pieces: list[RackPieceOut]
+    unreadable: list[Unreadable]
     heels: bool
 
 
@@ -138,6 +147,23 @@ def _flat(body: Body, landed: Landed) -> list[DrawnShape]:
 
 
 def rack_piece_out(row: RackPiece, landed: Landed, body: Body, picture: UUID | None = None) -> RackPieceOut:
+    """A piece as the rack shows it; kept, as its landing is, for as long as the row is of this version."""
+    return _piece_out(_Row(row.id, row.version, picture, row), landed, body)
+
+
+@dataclass(frozen=True)
+class _Row:
+    """A row by what it can be told from others by, and the row itself."""
+
+    id: UUID
+    version: int
+    picture: UUID | None
+    row: RackPiece = field(compare=False)
+
+
+@lru_cache(maxsize=4096)
+def _piece_out(of: _Row, landed: Landed, body: Body) -> RackPieceOut:
+    row, picture = of.row, of.picture
     piece = landed.piece
     flat = _flat(body, landed)
     return RackPieceOut(
@@ -162,10 +188,12 @@ def rack_piece_out(row: RackPiece, landed: Landed, body: Body, picture: UUID | N
 @router.get("/clients/{uuid:client_id}/rack", response=RackOut)
 def rack(request: MemberRequest, client_id: UUID, heel_cm: Heel = 2.0) -> Any:
     """Every piece of a client's rack, landed."""
-    shopper, rows = services.landed_rack(request.user, client_id, heel_cm)
+    found = services.landed_rack(request.user, client_id, heel_cm)
     pictures = first_of_pieces(request.user, client_id)
-    pieces = [rack_piece_out(row, landed, shopper.body, pictures.get(row.id)) for row, landed in rows]
-    return answer(RackOut(pieces=pieces, heels=shopper.heels))
+    body = found.shopper.body
+    pieces = [rack_piece_out(row, landed, body, pictures.get(row.id)) for row, landed in found.hanging]
+    unreadable = [Unreadable(id=row.id, name=row.name or "without a name") for row in found.unreadable]
+    return answer(RackOut(pieces=pieces, unreadable=unreadable, heels=found.shopper.heels))
 
 
 @router.post("/clients/{uuid:client_id}/rack", response={201: RackPieceOut, 422: Refusal})

@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Iterator
+from collections.abc import Iterable
+from dataclasses import dataclass
 from typing import Any
 from uuid import UUID
 
@@ -19,7 +20,7 @@ from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
 from studio.records.handed_in import not_again, note, said_before
 from studio.shopping.services import Shopper, land_on, shopper_of
-from studio.stored import stored
+from studio.stored import PieceRow, stored, stored_piece
 
 
 def hang_line(member: Member, client_id: Any, line: str, piece_id: UUID) -> RackPiece:
@@ -129,11 +130,28 @@ def keep_table(member: Member, client_id: Any, text: str, *, again: bool = False
         return len(hang_filed(member, client, (row.filed for row in table.rows)))
 
 
-def landed_rack(member: Member, client_id: Any, heel: float) -> tuple[Shopper, Iterator[tuple[RackPiece, Landed]]]:
+@dataclass(frozen=True)
+class LandedRack:
+    """A rack on a body: each piece that can be read with its landing, and those that cannot."""
+
+    shopper: Shopper
+    hanging: list[tuple[RackPiece, Landed]]
+    unreadable: list[RackPiece]
+
+
+def landed_rack(member: Member, client_id: Any, heel: float) -> LandedRack:
     """Every piece of a client's rack, each landed on their body in a heel of so many cm."""
     shopper = shopper_of(member, client_id)
     rows = RackPiece.objects.of(member).not_removed().filter(client_id=client_id)
-    return shopper, ((row, land_on(shopper, Piece.of(row.piece), heel)) for row in rows)
+    found = LandedRack(shopper, [], [])
+    # Three hundred rows' times would be read and looked at by nobody.
+    for row in rows.defer("created_at", "changed_at", "removed_at"):
+        piece = stored_piece(PieceRow(row.id, row.version, row.piece))
+        if piece is None:
+            found.unreadable.append(row)
+        else:
+            found.hanging.append((row, land_on(shopper, piece, heel)))
+    return found
 
 
 def landed_piece(member: Member, piece_id: Any, heel: float) -> tuple[Shopper, RackPiece, Landed]:

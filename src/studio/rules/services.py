@@ -7,7 +7,6 @@ from dataclasses import dataclass, replace
 from typing import Any
 
 from craft.body import Body
-from craft.cloth import Piece
 from craft.errors import UnknownWord
 from craft.fit import land
 from craft.formats.look_form import LookFacts
@@ -24,7 +23,7 @@ from studio.looks.links import rack_of, worn_now
 from studio.looks.models import Look
 from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
-from studio.stored import stored
+from studio.stored import readable, stored
 
 #: So many of the looks changed last are judged to say what a rule touches.
 MOST_LOOKS = 400
@@ -121,8 +120,7 @@ def _pieces(member: Member, house: Schools) -> tuple[dict[str, int], int]:
     clients = Client.objects.of(member).not_removed().filter(rack__removed_at=None, rack__isnull=False).distinct()
     for client in clients.select_related("studio"):
         body = Body.of(measures_of(client))
-        for described in RackPiece.objects.filter(client=client, removed_at=None).values_list("piece", flat=True):
-            piece = Piece.of(described)
+        for piece in readable(RackPiece.objects.filter(client=client, removed_at=None).values_list("piece", flat=True)):
             landed += 1
             now, then = (
                 tuple(

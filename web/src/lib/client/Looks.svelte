@@ -70,6 +70,11 @@
         </span>
         {#if about(look)}<span class="block text-sm">{about(look)}</span>{/if}
         <span class="block text-sm text-bark">{sentence(look) || "nothing on yet"}</span>
+        {#if look.unreadable}
+          <span class="block text-sm text-madder"
+            >{look.unreadable === 1 ? "one piece" : `${look.unreadable} pieces`} of it cannot be read any more</span
+          >
+        {/if}
         {#if look.facts.standing === "rejected"}
           <span class="block text-sm text-bark"
             >rejected{look.facts.why_not ? `: ${look.facts.why_not}` : ""}</span

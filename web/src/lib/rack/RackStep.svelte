@@ -39,6 +39,20 @@
       {:else if rack.shown.length === 0}
         <p class="py-6">No piece of {rack.pieces.length} is like that.</p>
       {/if}
+      {#if rack.unreadable.length}
+        <div class="mb-3 border-l-2 border-madder pl-3" role="status" data-testid="unreadable">
+          {rack.unreadable.length === 1 ? "One piece cannot" : `${rack.unreadable.length} pieces cannot`} be read
+          any more and {rack.unreadable.length === 1 ? "is" : "are"} left out of everything:
+          {#each rack.unreadable as piece (piece.id)}
+            <span class="mr-3 whitespace-nowrap"
+              >{piece.name}
+              <button class="underline underline-offset-4" onclick={() => void rack.discard(piece.id)}
+                >take it off</button
+              ></span
+            >
+          {/each}
+        </div>
+      {/if}
       <ul class="rail">
         {#each rack.shown as piece (piece.id)}
           {@const here = rack.detail?.piece.id === piece.id}

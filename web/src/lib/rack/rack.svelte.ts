@@ -15,6 +15,8 @@ export class Rack {
   line = $state("");
   /** The shoe the rack is looked at with, cm of heel. */
   heel = $state(2);
+  /** Pieces whose words cannot be read any more. */
+  unreadable = $state.raw<Schemas["Unreadable"][]>([]);
   /** Whether this client is offered heels. */
   heels = $state(true);
   sought = $state("");
@@ -60,7 +62,9 @@ export class Rack {
     const params = { path: { client_id: this.clientId }, query: this.#in };
     const told = await ask(api.GET("/api/clients/{client_id}/rack", { params }));
     this.trouble = "refusal" in told ? told.refusal.message : null;
-    if ("data" in told) ({ pieces: this.pieces, heels: this.heels } = told.data);
+    if ("data" in told) {
+      ({ pieces: this.pieces, heels: this.heels, unreadable: this.unreadable } = told.data);
+    }
     if (this.detail) await this.choose(this.detail.piece.id);
   }
 
@@ -143,6 +147,11 @@ export class Rack {
     await this.choose(told.data.id);
   }
 
+  /** Take off what cannot be read: what could bring it back would have to read it. */
+  async discard(id: string): Promise<void> {
+    if (await this.#away(id)) notice.say("It is off the rack.");
+  }
+
   async remove(id: string): Promise<boolean> {
     const title = this.pieces?.find((piece) => piece.id === id)?.title ?? "piece";
     if (!(await this.#away(id))) return false;
@@ -163,6 +172,7 @@ export class Rack {
       return false;
     }
     this.pieces = (this.pieces ?? []).filter((piece) => piece.id !== id);
+    this.unreadable = this.unreadable.filter((piece) => piece.id !== id);
     if (this.detail?.piece.id === id) this.detail = null;
     return true;
   }

@@ -121,7 +121,9 @@
       {#each tryon.past as fitting (fitting.id)}
         <li>
           <strong class="font-semibold">{day(fitting.started_at)}</strong>,
-          {fitting.where || PLACES[fitting.place].toLocaleLowerCase()}: {counted(fitting)}.
+          {fitting.where || PLACES[fitting.place].toLocaleLowerCase()}: {counted(fitting)}{fitting.unreadable
+            ? `, and ${fitting.unreadable} that cannot be read any more`
+            : ""}.
           {#if !studio.turned}
             <span class="block text-bark">
               {fitting.trials

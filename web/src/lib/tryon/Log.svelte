@@ -20,6 +20,11 @@
   }
 </script>
 
+{#if tryon.unreadable}
+  <p class="mt-2 border-l-2 border-madder pl-2 text-sm" role="status">
+    {tryon.unreadable === 1 ? "One entry" : `${tryon.unreadable} entries`} of this log cannot be read any more.
+  </p>
+{/if}
 {#if newest.length}
   <h3 class="heading mt-4">Logged: {newest.length}</h3>
   <ol class="text-sm" aria-label="Log of this fitting">

@@ -57,6 +57,10 @@ export class TryOn {
     const { place, where, started_at } = begun.body;
     return { id: begun.id, place, where: where ?? "", since: started_at };
   });
+  /** How much of the log that is going on cannot be read any more. */
+  readonly unreadable = $derived(
+    (this.fittings ?? []).find((one) => one.id === this.open?.id)?.unreadable ?? 0,
+  );
   /** The log of a fitting: what has arrived, then what has not. */
   readonly log = $derived.by((): Logged[] => {
     const id = this.open?.id;
