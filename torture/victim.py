@@ -23,7 +23,7 @@ from house.postgres import Cluster, free_port, temporary_cluster
 from house.supervise import LOOK_EVERY, Kept, look_after, stop
 from studio.people.demo import STYLISTS
 
-PASSWORD = "torture-words-only"  # noqa: S105 (of a database that is thrown away)
+PASSWORD = "torture-words-only"
 Part = Literal["worker", "master", "database"]
 PARTS: tuple[Part, ...] = ("worker", "master", "database")
 

@@ -30,6 +30,12 @@ def answer(told: BaseModel) -> HttpResponse:
 CSV = "text/csv; charset=utf-8"
 
 
+def file_of(kind: str) -> dict[str, Any]:
+    """How an operation that answers a file is described: as that file, and not as JSON."""
+    schema = {"type": "string", "format": "binary"}
+    return {"responses": {200: {"content": {kind.split(";")[0]: {"schema": schema}}}}}
+
+
 def attached(content: str | bytes, kind: str, name: str) -> HttpResponse:
     """A file to keep."""
     return HttpResponse(content, content_type=kind, headers={"Content-Disposition": f'attachment; filename="{name}"'})

@@ -14,7 +14,7 @@ from craft.fit.chart import SizeChart
 from studio.charts import services
 from studio.rack.naming import title_of
 from studio.requests import MemberRequest
-from studio.schemas import CSV, Added, Refusal, RefusedOut, Text, answer, attached
+from studio.schemas import CSV, Added, Refusal, RefusedOut, Text, answer, attached, file_of
 from studio.shopping import feed
 from studio.shopping.api import Heel, ShelfOut, on_offer_out
 from studio.shopping.services import shopper_of
@@ -73,7 +73,7 @@ def charts(request: MemberRequest) -> Any:
     return answer(ChartsOut(charts=[chart_out(services.chart_of(row), row.id) for row in held]))
 
 
-@router.get("/charts/table", response=str)
+@router.get("/charts/table", response=str, openapi_extra=file_of(CSV))
 def export_table(request: MemberRequest, unit: Literal["cm", "in"] = "cm") -> Any:
     """The charts as CSV."""
     return attached(services.table_of(request.user, unit), CSV, "size-charts.csv")

@@ -48,8 +48,8 @@ class EdgeOut(BaseModel):
     #: Where its length alone would take it: lower than it lies where foot or ground holds it up.
     falls_to: float
     #: Of a hem, the figure that says how long its piece is, and what a tape would read of it now, cm.
-    figure: str | None
-    length: float | None
+    figure: str | None = None
+    length: float | None = None
 
 
 class MendOut(Copied):
@@ -70,11 +70,11 @@ class FindingOut(Copied):
     title: str
     text: str
     figure: str
-    school: str | None
+    school: str | None = None
     #: Somebody likes it so all the same; `outranked` where that counts for more than the rule.
     liked: bool
     outranked: bool
-    mend: MendOut | None
+    mend: MendOut | None = None
 
 
 class DrawnShape(BaseModel):
@@ -82,8 +82,8 @@ class DrawnShape(BaseModel):
     slot: str
     role: Literal["skin", "cloth", "sole", "detail"]
     points: list[list[float]]
-    colour: str | None
-    pattern: str | None
+    colour: str | None = None
+    pattern: str | None = None
 
 
 class FigureOut(BaseModel):
@@ -107,18 +107,18 @@ class AssessmentOut(BaseModel):
     lift: float
     landmarks: list[LandmarkOut]
     edges: list[EdgeOut]
-    break_at: float | None
-    below_share: float | None
+    break_at: float | None = None
+    below_share: float | None = None
     figures: dict[str, list[FigureOut]]
     #: What goes without saying, by slot and key: the plain middle of the piece's kind.
     usual: dict[str, dict[str, str]]
     findings: list[FindingOut]
     #: How formal it reads, 0 to 4, and how warm it is, clo; nothing with nothing on.
-    formality: float | None
-    clo: float | None
-    at_ease: EaseOut | None
-    verdict: Literal["works", "watch", "against"] | None
-    score: float | None
+    formality: float | None = None
+    clo: float | None = None
+    at_ease: EaseOut | None = None
+    verdict: Literal["works", "watch", "against"] | None = None
+    score: float | None = None
     leading: list[str]
     shapes: list[DrawnShape]
 

@@ -40,7 +40,8 @@ class LookOut(Copied):
     #: How many pieces of it cannot be read any more, and are left out.
     unreadable: int
     facts: LookFacts
-    variant_of: UUID | None
+    #: Left out where it is a variant of none.
+    variant_of: UUID | None = None
     from_rack: dict[str, UUID]
     version: int
     changed_at: datetime

@@ -15,7 +15,7 @@ from studio.pictures import services
 from studio.pictures.harmless import LARGEST_BYTES, too_large
 from studio.pictures.models import Picture
 from studio.requests import MemberRequest
-from studio.schemas import Refusal, attached
+from studio.schemas import Refusal, attached, file_of
 
 router = Router()
 #: A body that is too large is read away up to here, so that the answer reaches the sender; never kept.
@@ -84,7 +84,7 @@ def add_to_trial(request: MemberRequest, trial_id: UUID, picture_id: UUID) -> An
     return picture_out(services.add_to_trial(request.user, trial_id, picture_id, _sent(request)))
 
 
-@router.get("/pictures/{uuid:picture_id}", response=bytes)
+@router.get("/pictures/{uuid:picture_id}", response=bytes, openapi_extra=file_of("image/jpeg"))
 def show(request: MemberRequest, picture_id: UUID, small: bool = False) -> Any:
     """A picture, JPEG. It never changes, but is somebody's: a browser asks each time whether it may show it still."""
     services.seen_by(request.user, picture_id)
@@ -110,7 +110,7 @@ def restore(request: MemberRequest, picture_id: UUID) -> Any:
     return picture_out(services.restore(request.user, picture_id))
 
 
-@router.get("/clients/{uuid:client_id}/pictures.zip", response=bytes)
+@router.get("/clients/{uuid:client_id}/pictures.zip", response=bytes, openapi_extra=file_of("application/zip"))
 def archive(request: MemberRequest, client_id: UUID) -> Any:
     """All of a client's pictures in one file."""
     return attached(services.archive(request.user, client_id), "application/zip", "pictures.zip")

@@ -47,7 +47,7 @@ class DatabaseWrapper(base.DatabaseWrapper):
 
     def close_pool(self) -> None:
         """Let go of the pool; many may do so at once, and the first has done it for all."""
-        held = self._connection_pools.pop(self.alias, None)
+        held = self._connection_pools.pop(self.alias, None)  # type: ignore[attr-defined]
         if held is not None:
             held.close()
 

@@ -27,7 +27,7 @@ from studio.rack import services
 from studio.rack.models import RackPiece
 from studio.rack.naming import title_of
 from studio.requests import MemberRequest
-from studio.schemas import CSV, Added, MaybeName, Refusal, RefusedOut, Text, TextIn, answer, attached
+from studio.schemas import CSV, Added, MaybeName, Refusal, RefusedOut, Text, TextIn, answer, attached, file_of
 from studio.shopping.api import Heel, PlacedOut, Stance, placed_out
 from studio.stored import stored
 
@@ -211,7 +211,7 @@ def hang_piece(request: MemberRequest, client_id: UUID, given: Hung, heel_cm: He
     return Status(201, _one(request, row.id, heel_cm).piece)
 
 
-@router.get("/clients/{uuid:client_id}/rack/table", response=str)
+@router.get("/clients/{uuid:client_id}/rack/table", response=str, openapi_extra=file_of(CSV))
 def export_table(request: MemberRequest, client_id: UUID, unit: Literal["cm", "in"] = "cm") -> Any:
     """The rack as CSV."""
     return attached(services.table_of(request.user, client_id, unit), CSV, "rack.csv")

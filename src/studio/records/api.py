@@ -17,7 +17,7 @@ from studio.records import services
 from studio.records.handed_in import said_before
 from studio.records.models import Erasure
 from studio.requests import MemberRequest
-from studio.schemas import CSV, Added, Copied, Refusal, RefusedOut, Text, TextIn, Unit, attached
+from studio.schemas import CSV, Added, Copied, Refusal, RefusedOut, Text, TextIn, Unit, attached, file_of
 
 router = Router()
 
@@ -106,7 +106,7 @@ def import_file(request: MemberRequest, given: TextIn) -> Any:
     return Status(201, client_out(made))
 
 
-@router.get("/clients/{uuid:client_id}/table", response=str)
+@router.get("/clients/{uuid:client_id}/table", response=str, openapi_extra=file_of(CSV))
 def export_table(request: MemberRequest, client_id: UUID, unit: Literal["cm", "in"] = "cm") -> Any:
     """The readings that count as CSV."""
     return attached(services.table_of(request.user, client_id, unit), CSV, "measures.csv")

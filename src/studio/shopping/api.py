@@ -27,7 +27,7 @@ from studio.bodies.known import today
 from studio.bodies.shapes import Outline, outline
 from studio.looks.assessment import LandmarkOut, landmarks_out
 from studio.requests import MemberRequest
-from studio.schemas import Copied, Refusal, answer
+from studio.schemas import Copied, Refusal, answer, file_of
 from studio.shopping import feed, services
 from studio.shopping.sheet import numbers_pdf
 
@@ -208,7 +208,7 @@ def numbers(request: MemberRequest, client_id: UUID) -> Any:
     )
 
 
-@router.get("/clients/{uuid:client_id}/shopping/sheet.pdf", response=bytes)
+@router.get("/clients/{uuid:client_id}/shopping/sheet.pdf", response=bytes, openapi_extra=file_of("application/pdf"))
 def sheet(request: MemberRequest, client_id: UUID) -> Any:
     """The numbers on one sheet of paper, PDF."""
     shopper = services.shopper_of(request.user, client_id)

@@ -3132,7 +3132,7 @@ export interface components {
             unreadable: number;
             facts: components["schemas"]["LookFacts"];
             /** Variant Of */
-            variant_of: string | null;
+            variant_of?: string | null;
             /** From Rack */
             from_rack: {
                 [key: string]: string;
@@ -3237,9 +3237,9 @@ export interface components {
             /** Edges */
             edges: components["schemas"]["EdgeOut"][];
             /** Break At */
-            break_at: number | null;
+            break_at?: number | null;
             /** Below Share */
-            below_share: number | null;
+            below_share?: number | null;
             /** Figures */
             figures: {
                 [key: string]: components["schemas"]["FigureOut"][];
@@ -3253,14 +3253,14 @@ export interface components {
             /** Findings */
             findings: components["schemas"]["FindingOut"][];
             /** Formality */
-            formality: number | null;
+            formality?: number | null;
             /** Clo */
-            clo: number | null;
-            at_ease: components["schemas"]["EaseOut"] | null;
+            clo?: number | null;
+            at_ease?: components["schemas"]["EaseOut"] | null;
             /** Verdict */
-            verdict: ("works" | "watch" | "against") | null;
+            verdict?: ("works" | "watch" | "against") | null;
             /** Score */
-            score: number | null;
+            score?: number | null;
             /** Leading */
             leading: string[];
             /** Shapes */
@@ -3280,9 +3280,9 @@ export interface components {
             /** Points */
             points: number[][];
             /** Colour */
-            colour: string | null;
+            colour?: string | null;
             /** Pattern */
-            pattern: string | null;
+            pattern?: string | null;
         };
         /**
          * EaseOut
@@ -3317,9 +3317,9 @@ export interface components {
             /** Falls To */
             falls_to: number;
             /** Figure */
-            figure: string | null;
+            figure?: string | null;
             /** Length */
-            length: number | null;
+            length?: number | null;
         };
         /**
          * FigureOut
@@ -3359,12 +3359,12 @@ export interface components {
             /** Figure */
             figure: string;
             /** School */
-            school: string | null;
+            school?: string | null;
             /** Liked */
             liked: boolean;
             /** Outranked */
             outranked: boolean;
-            mend: components["schemas"]["MendOut"] | null;
+            mend?: components["schemas"]["MendOut"] | null;
         };
         /** LandmarkOut */
         LandmarkOut: {
@@ -10008,7 +10008,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": string;
+                    "text/csv": string;
                 };
             };
             /** @description It cannot be read. */
@@ -13253,7 +13253,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": string;
+                    "image/jpeg": string;
                 };
             };
             /** @description It cannot be read. */
@@ -13560,7 +13560,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": string;
+                    "application/zip": string;
                 };
             };
             /** @description It cannot be read. */
@@ -13764,7 +13764,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": string;
+                    "text/csv": string;
                 };
             };
             /** @description It cannot be read. */
@@ -15004,7 +15004,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": string;
+                    "application/pdf": string;
                 };
             };
             /** @description It cannot be read. */
@@ -15529,7 +15529,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": string;
+                    "text/csv": string;
                 };
             };
             /** @description It cannot be read. */

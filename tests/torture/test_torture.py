@@ -1,0 +1,35 @@
+"""A short torture: a few kills of each part under writers, half-sent requests and huge pictures beside an honest one."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+import pytest
+from torture.victim import Victim, victim
+
+from torture import hostile, kills
+
+
+@pytest.fixture(scope="module")
+def held() -> Iterator[Victim]:
+    with victim() as running:
+        yield running
+
+
+def test_half_sent_requests_stop_nobody(held: Victim) -> None:
+    # Without a server that waits for them off its workers this never comes back.
+    assert hostile.half_sent(held, 120) < 10
+
+
+def test_huge_pictures_at_once_take_no_more_memory_than_one(held: Victim) -> None:
+    flood = hostile.pictures(held, 6)
+    assert set(flood.answers) <= {200, 503} and flood.answers.count(200) >= 1
+    # One such picture is 100 MB opened, and is copied once or twice on its way.
+    assert flood.most - flood.before < 900_000_000
+    assert flood.after - flood.before < 100_000_000
+
+
+def test_nothing_acknowledged_is_lost_and_nothing_is_half_written(held: Victim) -> None:
+    found = kills.storm(held, 6)
+    assert found.whole, (found.lost, found.doubled, found.half, found.broken)
+    assert found.writes > 20 and all(len(times) == 2 for times in found.away.values())
