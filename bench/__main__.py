@@ -8,6 +8,7 @@ from __future__ import annotations
 
 import argparse
 import gzip
+import json
 import os
 import re
 import statistics
@@ -81,6 +82,7 @@ def end_to_end(unit: float) -> None:
         timed(once, 30)
         say("the assess request, end to end", timed(once, REQUESTS), unit, "aim: p95 under 40 ms")
         crowded(visitor, unit)
+        under_load(visitor, port)
         print(f"{'script of all screens together, compressed':44} {first_load(port) / 1000:7.1f} kB  aim: under 180 kB")
     finally:
         serve.stop(server)
@@ -115,6 +117,17 @@ def crowded(visitor: Visitor, unit: float) -> None:
         say(name, timed(once, 100), unit, f"{queries} queries; {aim}")
     firsts = [timed(lambda heel=heel: visitor.ask("GET", f"{path}/rack?heel_cm={heel}"), 1)[0] for heel in range(1, 17)]
     say("... the same in a heel not landed before", firsts, unit, "aim: under 250 ms")
+
+
+def under_load(visitor: Visitor, port: int) -> None:
+    """Fifty stylists at once on two workers; in a process of its own, on the same machine."""
+    clients = [row["id"] for row in visitor.ask("GET", "/api/clients?q=e&limit=40")["rows"] if row["measures"]]
+    told = {"port": port, "clients": clients, "looks": LOOKS, "cookie": visitor.cookies, "token": visitor.token}
+    for name, seconds, pause in (("without pause", 12, 0), ("with two seconds between", 16, 2)):
+        words = [str(PYTHON), "-m", "bench.load", str(seconds), str(pause)]
+        ran = subprocess.run(words, cwd=ROOT, input=json.dumps(told), capture_output=True, text=True, check=True)
+        found = ", ".join(f"{key} {value}" for key, value in json.loads(ran.stdout).items())
+        print(f"{f'50 stylists {name}':44} {found}", flush=True)
 
 
 def first_load(port: int) -> int:

@@ -66,7 +66,7 @@ def storm(victim: Victim, kills: int, seed: int = 5) -> Storm:
     ]
     for hand in hands:
         hand.start()
-    killed, away = _kill(victim, kills, random.Random(seed))  # noqa: S311 (which is killed next)
+    killed, away = _kill(victim, kills, random.Random(seed))
     over.set()
     for hand in hands:
         hand.join()

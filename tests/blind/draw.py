@@ -51,7 +51,7 @@ PARTS = ("same", "better", "worse", "look")
 
 def drawn(pair: dict[str, Any]) -> dict[str, Any]:
     """One judged case from a pair: what it leaves open is drawn."""
-    dice = random.Random(pair["id"])  # noqa: S311  for variety, not secrets
+    dice = random.Random(pair["id"])
     client = dict(pair.get("client", {}))
     if "measures_cm" not in client:
         client = {word: dice.choice(listed) for word, listed in BODY.items()} | client

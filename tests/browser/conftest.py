@@ -8,6 +8,7 @@ import subprocess
 import tempfile
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass, field
+from typing import Any
 
 import psycopg
 import pytest
@@ -109,7 +110,7 @@ class Stylist:
     """Somebody at the screen. Waits for what they look for; never sleeps."""
 
     driver: webdriver.Chrome
-    server: Server
+    server: Any
 
     def go(self, path: str) -> None:
         self.driver.get(self.server.address + path)
@@ -166,11 +167,11 @@ class Stylist:
             self.press(Keys.TAB)
         raise AssertionError(f"{css} cannot be reached with Tab")
 
-    def sign_in(self, email: str = STYLISTS[0][0]) -> None:
+    def sign_in(self, email: str = STYLISTS[0][0], password: str = PASSWORD) -> None:
         self.go("/sign-in")
         self.find("#email")
         self.tab_to("#email")
-        self.press(email, Keys.TAB, PASSWORD, Keys.ENTER)
+        self.press(email, Keys.TAB, password, Keys.ENTER)
         self.find("#search")
 
     def open(self, name: str) -> None:
@@ -264,6 +265,13 @@ def chrome(size: str, profile: str) -> webdriver.Chrome:
 
 @pytest.fixture
 def stylist(server: Server) -> Iterator[Stylist]:
+    with at_the_screen(server) as somebody:
+        yield somebody
+
+
+@contextlib.contextmanager
+def at_the_screen(server: Any) -> Iterator[Stylist]:
+    """Somebody at a screen of this server, until the end of which no script broke."""
     with tempfile.TemporaryDirectory(prefix="basilwood-chromium-") as profile:
         driver = chrome("1280,900", profile)
         driver.set_script_timeout(30)

@@ -110,7 +110,7 @@ def swapped(draw: random.Random, look: Look) -> tuple[str, Look]:
 
 def drawn() -> Iterator[tuple[Outfit, Outfit, str, Aims]]:
     """Looks before and after a swap, the place that was swapped, and a client."""
-    draw = random.Random(20261126)  # noqa: S311  the same looks every time
+    draw = random.Random(20261126)
     for _ in range(DRAWN):
         body, aims, look = draw.choice(BODIES), an_aim(draw), a_look(draw)
         schools = Schools.of({school: draw.choice(positions) for school, positions in POSITIONS.items()})
@@ -226,7 +226,7 @@ def test_rules_are_told_apart_and_readings_known() -> None:
 
 def test_no_rule_pools_what_it_does_not_look_at() -> None:
     """A rule says the same of a look and of that look without everything that it neither looks at nor reads."""
-    draw = random.Random(7)  # noqa: S311
+    draw = random.Random(7)
     for _ in range(150):
         body, aims, look = draw.choice(BODIES), an_aim(draw), a_look(draw)
         whole = compose(body, look)

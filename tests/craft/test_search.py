@@ -27,7 +27,7 @@ def a_rack(draw: random.Random, sizes: dict[str, int]) -> Rack:
 
 @pytest.mark.parametrize("seed", range(4))
 def test_tables_added_up_are_the_judgement_of_each_look(seed: int) -> None:
-    draw = random.Random(seed)  # noqa: S311  the same racks every time
+    draw = random.Random(seed)
     body, aims = draw.choice(BODIES), an_aim(draw)
     schools = Schools.of({school: draw.choice(positions) for school, positions in POSITIONS.items()}, ["feet.toe"])
     rack = a_rack(draw, {"bottom": 4, "top": 4, "layer": 3, "shoes": 3, "belt": 2, "scarf": 2})
@@ -39,7 +39,7 @@ def test_tables_added_up_are_the_judgement_of_each_look(seed: int) -> None:
 
 
 def test_a_one_piece_over_the_rest_of_a_rack_is_judged_as_by_itself() -> None:
-    draw = random.Random(11)  # noqa: S311
+    draw = random.Random(11)
     body, aims = BODIES[1], an_aim(draw)
     rack = a_rack(draw, {"one_piece": 4, "layer": 3, "shoes": 3, "belt": 2, "scarf": 2})
     tables = tabulate(body, rack, aims=aims)

@@ -88,7 +88,7 @@ def test_where_an_edge_is_told_from_runs_both_ways(key: str, height: float, lift
 
 
 def test_a_maker_is_told_from_chance() -> None:
-    chance = random.Random(3)  # noqa: S311 (chance, no secret)
+    chance = random.Random(3)
     fair = [Sample("Alder", "hem", 10, 10 + chance.gauss(0, 0.8)) for _ in range(12)]
     short = [Sample("Fenn", "hem", 10, 12 + chance.gauss(0, 0.8)) for _ in range(12)]
     few = [Sample("Loom", "hem", 10, 14.0)] * 2

@@ -2,12 +2,15 @@
 
 from __future__ import annotations
 
+import random
 from collections.abc import Iterator
 
 import pytest
-from torture.victim import Victim, victim
-
+from selenium.webdriver.common.keys import Keys
 from torture import hostile, kills
+from torture.victim import PASSWORD, Victim, victim
+
+from tests.browser.conftest import at_the_screen
 
 
 @pytest.fixture(scope="module")
@@ -33,3 +36,19 @@ def test_nothing_acknowledged_is_lost_and_nothing_is_half_written(held: Victim) 
     found = kills.storm(held, 6)
     assert found.whole, (found.lost, found.doubled, found.half, found.broken)
     assert found.writes > 20 and all(len(times) == 2 for times in found.away.values())
+
+
+@pytest.mark.browser
+def test_a_screen_waits_for_a_dead_database_says_so_and_loses_nothing(held: Victim) -> None:
+    name = "Ottilie Fenwright-Combe"
+    with at_the_screen(held) as stylist:
+        stylist.sign_in(password=PASSWORD)
+        stylist.tab_to("#name")
+        stylist.press(name)
+        held.kill("database", random.Random(1))
+        stylist.press(Keys.ENTER)
+        stylist.find("[data-testid=waiting]")
+        stylist.find("[data-brief=changed]")
+        stylist.wait(lambda: not stylist.all("[data-testid=waiting]"), "that it is said no more")
+    people = held.visitor().ask("GET", "/api/clients?q=Ottilie")
+    assert [row["name"] for row in people["rows"]] == [name]
