@@ -46,6 +46,9 @@ class Described(NinjaAPI):
         told = super().get_openapi_schema(**more)
         shape = {"application/json": {"schema": {"$ref": "#/components/schemas/Refusal"}}}
         told["components"]["schemas"].setdefault("Refusal", Refusal.model_json_schema())
+        told["components"]["responses"] = {
+            f"NotDone{status}": {"description": why, "content": shape} for status, why in NOT_DONE.items()
+        }
         for operations in told["paths"].values():
             for operation in operations.values():
                 # Written by number or as a text: both are the same answer.
@@ -56,11 +59,7 @@ class Described(NinjaAPI):
                         content.pop("application/json", None)
                 known = {str(status) for status in operation["responses"]}
                 operation["responses"].update(
-                    {
-                        status: {"description": why, "content": shape}
-                        for status, why in NOT_DONE.items()
-                        if status not in known
-                    }
+                    {one: {"$ref": f"#/components/responses/NotDone{one}"} for one in NOT_DONE if one not in known}
                 )
         return told
 

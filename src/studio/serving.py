@@ -24,8 +24,8 @@ HEAD_WITHIN = 30
 BODY_WITHIN, LARGEST_BODY = 60, 16_000_000
 #: Bodies longer than this wait in a file.
 IN_MEMORY = 1_000_000
-#: How long one who reads an answer may stand still, s.
-READS_WITHIN = 30
+#: How long one who reads an answer may stand still, s; longer than the two above, which answer for themselves.
+READS_WITHIN = 90
 
 # What gunicorn reads as its configuration.
 worker_class = "studio.serving.PatientWorker"
@@ -85,6 +85,6 @@ def _read(source: Any, length: int) -> Any:
 
 def _refused(start_response: Callable[..., Any], status: str, message: str) -> Iterable[bytes]:
     told = f'{{"message": "{message}", "field": null}}'.encode()
-    headers = [("Content-Type", "application/json"), ("Content-Length", str(len(told))), ("Connection", "close")]
+    headers = [("Content-Type", "application/json"), ("Content-Length", str(len(told)))]
     start_response(status, headers)
     return [told]

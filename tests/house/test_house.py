@@ -11,7 +11,7 @@ from pathlib import Path
 
 import pytest
 
-from house import debian, postgres, serve, setup, steps
+from house import debian, postgres, serve, setup, steps, supervise
 
 ROOT = Path(__file__).parents[2]
 
@@ -90,6 +90,26 @@ def test_the_keys_are_made_once_and_for_the_owner_only(monkeypatch: pytest.Monke
     assert (tmp_path / "keys.json").stat().st_mode & 0o077 == 0
     (tmp_path / "keys.json").write_text('{"secret_key": "cut sho')
     assert set(setup.keys()) == set(first)
+
+
+def test_what_ends_is_started_again_until_that_helps_no_more() -> None:
+    kept = supervise.Kept("A short one", lambda: subprocess.Popen([sys.executable, "-c", "pass"]))
+    with pytest.raises(steps.Trouble, match="A short one ends again and again"):
+        for _ in range(supervise.MOST_STARTS + 2):
+            kept.process.wait()
+            kept.look()
+    assert kept.process.poll() is not None
+
+
+def test_a_long_log_is_put_aside_and_written_on(tmp_path: Path) -> None:
+    log = tmp_path / "server.log"
+    with log.open("ab", buffering=0) as writing:
+        writing.write(b"x" * (supervise.LONGEST_LOG + 1))
+        (tmp_path / "short.log").write_text("short")
+        supervise.shorten_logs(tmp_path)
+        writing.write(b"later")
+    assert log.read_bytes() == b"later" and (tmp_path / "short.log").read_text() == "short"
+    assert (tmp_path / "server.log.1").stat().st_size == supervise.LONGEST_LOG + 1
 
 
 def test_a_second_server_in_the_same_folder_says_where_the_first_is(

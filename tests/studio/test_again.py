@@ -38,6 +38,13 @@ def test_cells_are_read_back_as_they_were_and_none_is_run(lines: list[list[str]]
         )
 
 
+@pytest.mark.parametrize("text", ['piece\n"' + "x" * 140_000, "piece\n" + "x" * 140_000, '"', ""])
+def test_a_table_that_is_none_is_refused_in_words(house: House, text: str) -> None:
+    for door in ("table", "rack/table"):
+        told = house.api.ask("POST", f"/clients/{house.client.id}/{door}/preview", {"text": text})
+        assert told.status_code == 422 and told.told["message"], door
+
+
 @pytest.mark.parametrize("door", ["table", "rack/table"])
 def test_a_table_handed_in_again_is_asked_about(house: House, door: str) -> None:
     first, second = (

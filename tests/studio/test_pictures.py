@@ -34,6 +34,18 @@ def path(house: House) -> str:
     return f"/rack/{hang(house, 'navy skirt').told['id']}/pictures"
 
 
+def test_a_pictures_identity_stands_for_one_piece(house: House, path: str, other: House) -> None:
+    """Handed in for another piece it is a conflict, and not answered as if it were kept; elsewhere it cannot be had."""
+    own, given = str(uuid.uuid4()), encoded(Image.new("RGB", (40, 40)))
+    assert send(house, f"{path}/{own}", given).status_code == 200
+    second, foreign = (f"/rack/{hang(one, 'white tee').told['id']}/pictures" for one in (house, other))
+    assert [send(house, f"{second}/{own}", given).status_code, send(other, f"{foreign}/{own}", given).status_code] == [
+        409,
+        404,
+    ]
+    assert house.api.ask("GET", second).told["pictures"] == []
+
+
 def shown(house: House, picture: str, query: str = "") -> Image.Image:
     return Image.open(io.BytesIO(house.api.ask("GET", f"/pictures/{picture}{query}").content))
 

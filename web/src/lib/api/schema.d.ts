@@ -5367,7 +5367,89 @@ export interface components {
             name: string;
         };
     };
-    responses: never;
+    responses: {
+        /** @description It cannot be read. */
+        NotDone400: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Refusal"];
+            };
+        };
+        /** @description Nobody is signed in. */
+        NotDone401: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Refusal"];
+            };
+        };
+        /** @description It was not sent by one of our own pages. */
+        NotDone403: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Refusal"];
+            };
+        };
+        /** @description It is not here, or not in this studio. */
+        NotDone404: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Refusal"];
+            };
+        };
+        /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
+        NotDone409: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Refusal"];
+            };
+        };
+        /** @description It is too large. */
+        NotDone413: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Refusal"];
+            };
+        };
+        /** @description It is a form and not JSON. */
+        NotDone415: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Refusal"];
+            };
+        };
+        /** @description Something in it cannot be taken. */
+        NotDone422: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Refusal"];
+            };
+        };
+        /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
+        NotDone503: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Refusal"];
+            };
+        };
+    };
     parameters: never;
     requestBodies: never;
     headers: never;
@@ -5393,15 +5475,7 @@ export interface operations {
                     "application/json": components["schemas"]["Me"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
             /** @description Unauthorized */
             401: {
                 headers: {
@@ -5411,69 +5485,13 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_people_api_sign_in: {
@@ -5498,15 +5516,7 @@ export interface operations {
                     "application/json": components["schemas"]["Me"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
             /** @description Unauthorized */
             401: {
                 headers: {
@@ -5516,60 +5526,12 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
             /** @description Too Many Requests */
             429: {
                 headers: {
@@ -5579,15 +5541,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_people_api_sign_out: {
@@ -5606,87 +5560,15 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_people_api_schools: {
@@ -5707,87 +5589,15 @@ export interface operations {
                     "application/json": components["schemas"]["School"][];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_people_api_change_studio: {
@@ -5812,87 +5622,15 @@ export interface operations {
                     "application/json": components["schemas"]["StudioOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_people_api_clients: {
@@ -5917,87 +5655,15 @@ export interface operations {
                     "application/json": components["schemas"]["ClientList"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_people_api_add_client: {
@@ -6022,87 +5688,15 @@ export interface operations {
                     "application/json": components["schemas"]["ClientRow"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_people_api_client: {
@@ -6125,87 +5719,15 @@ export interface operations {
                     "application/json": components["schemas"]["ClientOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_people_api_remove_client: {
@@ -6226,87 +5748,15 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_people_api_change_client: {
@@ -6333,87 +5783,15 @@ export interface operations {
                     "application/json": components["schemas"]["ClientOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_people_api_brief_words: {
@@ -6434,87 +5812,15 @@ export interface operations {
                     "application/json": components["schemas"]["BriefWords"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_people_api_colouring: {
@@ -6539,87 +5845,15 @@ export interface operations {
                     "application/json": components["schemas"]["ColouringOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_people_api_near_face: {
@@ -6644,87 +5878,15 @@ export interface operations {
                     "application/json": components["schemas"]["NearFace"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_people_api_restore_client: {
@@ -6747,87 +5909,15 @@ export interface operations {
                     "application/json": components["schemas"]["ClientRow"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_bodies_api_measuring: {
@@ -6848,87 +5938,15 @@ export interface operations {
                     "application/json": components["schemas"]["Measuring"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_bodies_api_length: {
@@ -6953,69 +5971,13 @@ export interface operations {
                     "application/json": components["schemas"]["Read"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -7025,15 +5987,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_bodies_api_desk: {
@@ -7056,87 +6010,15 @@ export interface operations {
                     "application/json": components["schemas"]["DeskOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_bodies_api_next_measure: {
@@ -7159,87 +6041,15 @@ export interface operations {
                     "application/json": components["schemas"]["WorthOut"][];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_bodies_api_reading: {
@@ -7262,87 +6072,15 @@ export interface operations {
                     "application/json": components["schemas"]["BodyReadingOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_bodies_api_sessions: {
@@ -7365,87 +6103,15 @@ export interface operations {
                     "application/json": components["schemas"]["HistoryOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_bodies_api_begin: {
@@ -7472,69 +6138,13 @@ export interface operations {
                     "application/json": components["schemas"]["SessionOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -7544,15 +6154,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_bodies_api_end: {
@@ -7580,87 +6182,15 @@ export interface operations {
                     "application/json": components["schemas"]["SessionOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_bodies_api_compared: {
@@ -7685,87 +6215,15 @@ export interface operations {
                     "application/json": components["schemas"]["ComparisonOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_bodies_api_take: {
@@ -7792,42 +6250,10 @@ export interface operations {
                     "application/json": components["schemas"]["DeskOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
             /** @description Conflict */
             409: {
                 headers: {
@@ -7837,24 +6263,8 @@ export interface operations {
                     "application/json": components["schemas"]["OvertakenOut"];
                 };
             };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -7864,15 +6274,7 @@ export interface operations {
                     "application/json": components["schemas"]["ReadingDoubtOut"] | components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_bodies_api_withdraw: {
@@ -7896,87 +6298,15 @@ export interface operations {
                     "application/json": components["schemas"]["DeskOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_bodies_api_restore_reading: {
@@ -8000,87 +6330,15 @@ export interface operations {
                     "application/json": components["schemas"]["DeskOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_looks_api_vocabulary: {
@@ -8101,87 +6359,15 @@ export interface operations {
                     "application/json": components["schemas"]["Vocabulary"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_looks_api_hear_words: {
@@ -8206,87 +6392,15 @@ export interface operations {
                     "application/json": components["schemas"]["Described"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_looks_api_looks: {
@@ -8309,87 +6423,15 @@ export interface operations {
                     "application/json": components["schemas"]["LookOut"][];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_looks_api_keep: {
@@ -8416,87 +6458,15 @@ export interface operations {
                     "application/json": components["schemas"]["LookOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_looks_api_change: {
@@ -8523,87 +6493,15 @@ export interface operations {
                     "application/json": components["schemas"]["LookOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_looks_api_remove: {
@@ -8624,87 +6522,15 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_looks_api_restore: {
@@ -8727,87 +6553,15 @@ export interface operations {
                     "application/json": components["schemas"]["LookOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_looks_advice_api_assess: {
@@ -8834,87 +6588,15 @@ export interface operations {
                     "application/json": components["schemas"]["AssessmentOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_looks_advice_api_unsettled: {
@@ -8941,87 +6623,15 @@ export interface operations {
                     "application/json": components["schemas"]["UnsettledOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_looks_advice_api_rail: {
@@ -9048,87 +6658,15 @@ export interface operations {
                     "application/json": components["schemas"]["RailOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_looks_advice_api_remedies: {
@@ -9155,87 +6693,15 @@ export interface operations {
                     "application/json": components["schemas"]["RemediesOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_looks_advice_api_views: {
@@ -9262,87 +6728,15 @@ export interface operations {
                     "application/json": components["schemas"]["OtherViewsOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_looks_advice_api_profile: {
@@ -9369,87 +6763,15 @@ export interface operations {
                     "application/json": components["schemas"]["ProfileOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_looks_advice_api_tuck: {
@@ -9476,87 +6798,15 @@ export interface operations {
                     "application/json": components["schemas"]["HowTo"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_looks_advice_api_compare: {
@@ -9583,87 +6833,15 @@ export interface operations {
                     "application/json": components["schemas"]["ComparedOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_rack_api_rack: {
@@ -9688,87 +6866,15 @@ export interface operations {
                     "application/json": components["schemas"]["RackOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_rack_api_hang: {
@@ -9797,69 +6903,13 @@ export interface operations {
                     "application/json": components["schemas"]["RackPieceOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -9869,15 +6919,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_rack_api_hang_piece: {
@@ -9906,69 +6948,13 @@ export interface operations {
                     "application/json": components["schemas"]["RackPieceOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -9978,15 +6964,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_rack_api_export_table: {
@@ -10011,87 +6989,15 @@ export interface operations {
                     "text/csv": string;
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_rack_api_keep_table: {
@@ -10118,69 +7024,13 @@ export interface operations {
                     "application/json": components["schemas"]["Added"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -10190,15 +7040,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_rack_api_preview_table: {
@@ -10225,69 +7067,13 @@ export interface operations {
                     "application/json": components["schemas"]["PieceTableOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -10297,15 +7083,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_rack_api_piece: {
@@ -10330,87 +7108,15 @@ export interface operations {
                     "application/json": components["schemas"]["RackDetail"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_rack_api_remove: {
@@ -10431,87 +7137,15 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_rack_api_change: {
@@ -10540,69 +7174,13 @@ export interface operations {
                     "application/json": components["schemas"]["RackPieceOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -10612,15 +7190,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_rack_api_copy: {
@@ -10645,87 +7215,15 @@ export interface operations {
                     "application/json": components["schemas"]["RackPieceOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_rack_api_restore: {
@@ -10750,87 +7248,15 @@ export interface operations {
                     "application/json": components["schemas"]["RackPieceOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_fittings_api_fittings: {
@@ -10853,87 +7279,15 @@ export interface operations {
                     "application/json": components["schemas"]["FittingsOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_fittings_api_expected: {
@@ -10958,87 +7312,15 @@ export interface operations {
                     "application/json": components["schemas"]["RackExpected"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_fittings_api_expect: {
@@ -11065,69 +7347,13 @@ export interface operations {
                     "application/json": components["schemas"]["ExpectedOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -11137,15 +7363,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_fittings_api_begin: {
@@ -11173,87 +7391,15 @@ export interface operations {
                     "application/json": components["schemas"]["FittingOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_fittings_api_end: {
@@ -11276,87 +7422,15 @@ export interface operations {
                     "application/json": components["schemas"]["FittingOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_fittings_api_log: {
@@ -11384,69 +7458,13 @@ export interface operations {
                     "application/json": components["schemas"]["TrialOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -11456,15 +7474,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_fittings_api_remove: {
@@ -11485,87 +7495,15 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_fittings_api_change: {
@@ -11592,69 +7530,13 @@ export interface operations {
                     "application/json": components["schemas"]["TrialOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -11664,15 +7546,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_fittings_api_restore: {
@@ -11695,87 +7569,15 @@ export interface operations {
                     "application/json": components["schemas"]["TrialOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_fittings_api_correct: {
@@ -11802,69 +7604,13 @@ export interface operations {
                     "application/json": components["schemas"]["TrialOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -11874,15 +7620,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_fittings_api_uncorrect: {
@@ -11909,69 +7647,13 @@ export interface operations {
                     "application/json": components["schemas"]["TrialOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -11981,15 +7663,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_fittings_errands_api_studio_errands: {
@@ -12010,87 +7684,15 @@ export interface operations {
                     "application/json": components["schemas"]["ErrandsOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_fittings_errands_api_client_errands: {
@@ -12113,87 +7715,15 @@ export interface operations {
                     "application/json": components["schemas"]["ErrandsOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_fittings_errands_api_owe: {
@@ -12220,87 +7750,15 @@ export interface operations {
                     "application/json": components["schemas"]["ErrandOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_fittings_errands_api_remove: {
@@ -12321,87 +7779,15 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_fittings_errands_api_move: {
@@ -12428,69 +7814,13 @@ export interface operations {
                     "application/json": components["schemas"]["ErrandOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -12500,15 +7830,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_fittings_errands_api_done: {
@@ -12531,87 +7853,15 @@ export interface operations {
                     "application/json": components["schemas"]["ErrandOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_fittings_errands_api_undone: {
@@ -12634,87 +7884,15 @@ export interface operations {
                     "application/json": components["schemas"]["ErrandOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_fittings_errands_api_restore: {
@@ -12737,87 +7915,15 @@ export interface operations {
                     "application/json": components["schemas"]["ErrandOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_pictures_api_of_piece: {
@@ -12840,87 +7946,15 @@ export interface operations {
                     "application/json": components["schemas"]["PicturesOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_pictures_api_add_to_piece: {
@@ -12944,69 +7978,13 @@ export interface operations {
                     "application/json": components["schemas"]["PictureOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -13016,15 +7994,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_pictures_api_of_trial: {
@@ -13047,87 +8017,15 @@ export interface operations {
                     "application/json": components["schemas"]["PicturesOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_pictures_api_add_to_trial: {
@@ -13151,69 +8049,13 @@ export interface operations {
                     "application/json": components["schemas"]["PictureOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -13223,15 +8065,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_pictures_api_show: {
@@ -13256,87 +8090,15 @@ export interface operations {
                     "image/jpeg": string;
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_pictures_api_remove: {
@@ -13357,87 +8119,15 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_pictures_api_restore: {
@@ -13460,87 +8150,15 @@ export interface operations {
                     "application/json": components["schemas"]["PictureOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_pictures_api_archive: {
@@ -13563,87 +8181,15 @@ export interface operations {
                     "application/zip": string;
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_charts_api_charts: {
@@ -13664,87 +8210,15 @@ export interface operations {
                     "application/json": components["schemas"]["ChartsOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_charts_api_export_table: {
@@ -13767,87 +8241,15 @@ export interface operations {
                     "text/csv": string;
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_charts_api_keep_table: {
@@ -13872,69 +8274,13 @@ export interface operations {
                     "application/json": components["schemas"]["Added"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -13944,15 +8290,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_charts_api_preview_table: {
@@ -13977,69 +8315,13 @@ export interface operations {
                     "application/json": components["schemas"]["ChartTableOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -14049,15 +8331,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_charts_api_of_the_shops: {
@@ -14078,78 +8352,14 @@ export interface operations {
                     "application/json": components["schemas"]["Text"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
             /** @description Service Unavailable */
             503: {
                 headers: {
@@ -14179,87 +8389,15 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_charts_api_restore: {
@@ -14282,87 +8420,15 @@ export interface operations {
                     "application/json": components["schemas"]["ChartOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_charts_api_for_client: {
@@ -14387,87 +8453,15 @@ export interface operations {
                     "application/json": components["schemas"]["ShelfOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_rules_api_rules: {
@@ -14488,87 +8482,15 @@ export interface operations {
                     "application/json": components["schemas"]["RulesOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_rules_api_spoken_of: {
@@ -14591,69 +8513,13 @@ export interface operations {
                     "application/json": components["schemas"]["ExamplesOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -14663,15 +8529,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_rules_api_effect: {
@@ -14696,69 +8554,13 @@ export interface operations {
                     "application/json": components["schemas"]["EffectOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -14768,15 +8570,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_shopping_api_on_offer: {
@@ -14801,78 +8595,14 @@ export interface operations {
                     "application/json": components["schemas"]["ShelfOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
             /** @description Service Unavailable */
             503: {
                 headers: {
@@ -14904,87 +8634,15 @@ export interface operations {
                     "application/json": components["schemas"]["NumbersOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_shopping_api_sheet: {
@@ -15007,87 +8665,15 @@ export interface operations {
                     "application/pdf": string;
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_shopping_api_placed: {
@@ -15114,69 +8700,13 @@ export interface operations {
                     "application/json": components["schemas"]["PlacedOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -15186,15 +8716,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_records_api_export_file: {
@@ -15217,87 +8739,15 @@ export interface operations {
                     "application/json": components["schemas"]["ClientFile"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_records_api_preview_file: {
@@ -15322,69 +8772,13 @@ export interface operations {
                     "application/json": components["schemas"]["FilePreview"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -15394,15 +8788,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_records_api_import_file: {
@@ -15427,69 +8813,13 @@ export interface operations {
                     "application/json": components["schemas"]["ClientOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -15499,15 +8829,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_records_api_export_table: {
@@ -15532,87 +8854,15 @@ export interface operations {
                     "text/csv": string;
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_records_api_keep_table: {
@@ -15639,69 +8889,13 @@ export interface operations {
                     "application/json": components["schemas"]["Added"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -15711,15 +8905,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_records_api_preview_table: {
@@ -15746,69 +8932,13 @@ export interface operations {
                     "application/json": components["schemas"]["TableOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -15818,15 +8948,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_records_api_erase: {
@@ -15853,69 +8975,13 @@ export interface operations {
                     "application/json": components["schemas"]["ErasureOut"];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -15925,15 +8991,7 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            503: components["responses"]["NotDone503"];
         };
     };
     studio_records_api_erasures: {
@@ -15954,87 +9012,15 @@ export interface operations {
                     "application/json": components["schemas"]["ErasureOut"][];
                 };
             };
-            /** @description It cannot be read. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was not sent by one of our own pages. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is not here, or not in this studio. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It was changed meanwhile, or stands for something else, or was handed in before. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is too large. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description It is a form and not JSON. */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description Something in it cannot be taken. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            /** @description The studio is being brought back, or is busy; Retry-After says when to ask again. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
         };
     };
 }
