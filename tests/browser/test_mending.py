@@ -28,7 +28,8 @@ def said(stylist: Stylist, rule: str) -> str:
 
 def test_a_way_to_mend_is_taken_with_one_key_and_taken_back_with_one(stylist: Stylist) -> None:
     dress(stylist, "Ottoline", "The jeans that never work")
-    assert stylist.verdict() == "against"
+    # The table shows what was on before until the look is judged.
+    stylist.wait(lambda: stylist.verdict() == "against", "the look judged")
     stylist.press("w")
     stylist.wait(lambda: len(stylist.all("[data-way]")) >= 2, "ways to mend")
     first = stylist.find("[data-way]").text
