@@ -51,12 +51,12 @@ class Described(NinjaAPI):
         }
         for operations in told["paths"].values():
             for operation in operations.values():
-                # Written by number or as a text: both are the same answer.
                 for answered in operation["responses"].values():
                     content = answered.get("content", {})
                     if len(content) > 1:
                         # A file: it is not the JSON of its bytes.
                         content.pop("application/json", None)
+                # Written by number or as a text: both are the same answer.
                 known = {str(status) for status in operation["responses"]}
                 operation["responses"].update(
                     {one: {"$ref": f"#/components/responses/NotDone{one}"} for one in NOT_DONE if one not in known}
