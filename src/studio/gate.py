@@ -37,7 +37,7 @@ SENTENCES = {
     413: "This is too large.",
     415: "Send this as JSON.",
     500: "Something went wrong here, and nothing of this was kept. It has been noted; try again.",
-    503: "The studio’s memory is being brought back. Wait a moment; what you typed stays here.",
+    503: "The server is being brought back. Wait a moment; what you typed stays here.",
 }
 
 

@@ -30,10 +30,10 @@
   {@render children()}
 {/if}
 {#if navigating.to}<p class="fixed top-0 right-0 bg-paper px-3 py-1 text-sm" role="status">Opening…</p>{/if}
-<div aria-live="polite" class="fixed inset-x-0 top-0 z-50 text-center">
+<div aria-live="polite" class="fixed bottom-16 left-1/2 z-50 w-max max-w-full -translate-x-1/2">
   {#if waiting.count}
-    <p class="inline-block bg-walnut px-4 py-2 text-paper" data-testid="waiting">
-      The studio’s memory is being brought back. What you typed is safe; this goes on by itself.
+    <p class="bg-walnut px-4 py-2 text-paper" data-testid="waiting">
+      The server is being brought back. What you typed is safe; this goes on by itself.
     </p>
   {/if}
 </div>
