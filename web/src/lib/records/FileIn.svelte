@@ -44,7 +44,12 @@
     {held.looks === 1 ? "look" : "looks"}.
   </p>
   {#if held.before}<p class="mt-2 border-l-2 border-madder pl-3" data-testid="before">{held.before}</p>{/if}
-  <button class="press mt-2" data-main={held.before ? undefined : ""} disabled={busy} onclick={() => void keep()}>
+  <button
+    class="press mt-2"
+    data-main={held.before ? undefined : ""}
+    disabled={busy}
+    onclick={() => void keep()}
+  >
     {held.before ? "Bring them in once more" : "Bring them in"}
   </button>
 {/if}

@@ -77,7 +77,12 @@
       {#if table.before}<p class="mt-3 border-l-2 border-madder pl-3" data-testid="before">
           {table.before}
         </p>{/if}
-      <button class="press mt-3" data-main={table.before ? undefined : ""} disabled={busy} onclick={() => void take()}>
+      <button
+        class="press mt-3"
+        data-main={table.before ? undefined : ""}
+        disabled={busy}
+        onclick={() => void take()}
+      >
         Keep {table.rows.length === 1 ? "this row" : `these ${table.rows.length} rows`}{table.refused.length
           ? ", leave the others"
           : ""}{table.before ? ", once more" : ""}
