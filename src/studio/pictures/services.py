@@ -35,7 +35,7 @@ def add_to_trial(member: Member, trial_id: Any, picture_id: UUID, given: bytes) 
 
 
 def _add(member: Member, picture_id: UUID, given: bytes, **of: Any) -> Picture:
-    """Keep one: made harmless first, which takes a while and holds nobody up; then counted and kept in one go."""
+    """Keep one: made harmless first, which takes a while and holds no row; then counted and kept in one go."""
     whose = {f"{name}_id": getattr(row, "id", row) for name, row in of.items()}
     if Picture.objects.of(member).filter(id=picture_id).exists():
         return keep_once(Picture, member, picture_id, whose)
