@@ -112,9 +112,11 @@ ANSWERS: tuple[tuple[type[Exception], int, Told], ...] = (
 TAKEN = "This was handed in before, for something else. Load the page and do it once more."
 
 
-def _take_back() -> None:
-    """One request, one transaction: what is refused has written nothing, however far it came."""
-    if connection.in_atomic_block:
+def _take_back(request: HttpRequest) -> None:
+    """One request, one transaction: what is refused has written nothing, however far it came. One that opens its
+    transactions itself has taken back what it began."""
+    by_itself = getattr(getattr(request.resolver_match, "func", None), "_non_atomic_requests", None)
+    if connection.in_atomic_block and not by_itself:
         transaction.set_rollback(True)
 
 
@@ -124,7 +126,7 @@ def answer_errors(api: NinjaAPI) -> None:
     def answering(status: int, told: Told) -> Callable[[HttpRequest, Any], HttpResponse]:
         def answer(request: HttpRequest, error: Any) -> HttpResponse:
             shown = {"field": None, **told(request, error)}
-            _take_back()
+            _take_back(request)
             response = api.create_response(request, shown, status=status)
             if isinstance(error, Busy):
                 response["Retry-After"] = str(ASK_AGAIN)
@@ -136,7 +138,7 @@ def answer_errors(api: NinjaAPI) -> None:
         api.add_exception_handler(kind, answering(status, told))
 
     def refused(request: HttpRequest, error: Any) -> HttpResponse:
-        _take_back()
+        _take_back(request)
         # A body that cannot be read is told by ninja without saying why; the gate knows.
         why = error.__cause__ if isinstance(error.__cause__, InvalidInput) else error
         told = {"message": str(why), "field": getattr(why, "field", None)}

@@ -14,6 +14,7 @@ from collections.abc import Callable, Iterable
 from typing import Any
 
 import gevent
+from gevent.baseserver import BaseServer
 from gunicorn.workers.base_async import AsyncWorker
 from gunicorn.workers.ggevent import GeventWorker
 
@@ -47,6 +48,11 @@ def post_fork(server: Any, worker: Any) -> None:
 
 class PatientWorker(GeventWorker):  # type: ignore[misc]
     """A gevent worker whose sockets do not wait for ever for one who reads nothing."""
+
+    def init_process(self) -> None:
+        # One connection at a time, so that they fall evenly on the workers: who wakes first would take them all.
+        BaseServer.max_accept = 1
+        super().init_process()
 
     def handle(self, listener: Any, client: Any, addr: Any) -> None:
         client.settimeout(READS_WITHIN)

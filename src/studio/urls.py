@@ -3,11 +3,13 @@
 from __future__ import annotations
 
 from django.conf import settings
+from django.db import transaction
 from django.http import HttpRequest, HttpResponse
 from django.urls import path, re_path
 from django.views.decorators.http import require_safe
 
 from studio.api import api
+from studio.pictures.api import BY_THEMSELVES
 
 
 @require_safe
@@ -25,7 +27,12 @@ def page(request: HttpRequest) -> HttpResponse:
 
 #: What broke is answered in words, by whether it comes back.
 handler500 = "studio.gate.broken"
+#: The interface, each operation one transaction but those that open their own.
+interface = api.urls
+for operation in interface[0]:
+    if getattr(operation, "name", "") in BY_THEMSELVES:
+        transaction.non_atomic_requests(operation.callback)
 urlpatterns = [
-    path("api/", api.urls),
+    path("api/", interface),
     re_path(r"^(?!api/|_app/|static/).*$", page),
 ]

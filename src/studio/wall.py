@@ -7,10 +7,12 @@ Before anybody is known, members and studios can be looked up, so that one can s
 
 from __future__ import annotations
 
+from collections.abc import Iterator
+from contextlib import contextmanager
 from typing import Any
 
 from django.contrib import auth
-from django.db import connection
+from django.db import connection, transaction
 from django.http import HttpRequest
 from ninja.security import SessionAuth
 
@@ -72,6 +74,14 @@ def tell_studio(studio_id: Any) -> None:
     """Tell the database whose request this is, until its transaction ends."""
     with connection.cursor() as cursor:
         cursor.execute("SELECT set_config(%s, %s, true)", [SETTING, str(studio_id)])
+
+
+@contextmanager
+def transaction_of(member: Member) -> Iterator[None]:
+    """Within, one transaction of the member's studio, for an operation that is not one transaction as a whole."""
+    with transaction.atomic():
+        tell_studio(member.studio_id)
+        yield
 
 
 class MemberAuth(SessionAuth):

@@ -14,6 +14,8 @@ from django.test import Client as Browser
 from PIL import Image
 
 from studio.people.models import Client
+from studio.pictures import services
+from studio.pictures.harmless import Harmless
 from studio.pictures.models import Picture
 from studio.pictures.services import MOST_OF_ONE
 from studio.rack.models import RackPiece
@@ -113,3 +115,16 @@ def test_a_picture_sent_by_twenty_is_kept_once_and_no_more_than_twelve_of_one_pi
         told = at_once(*[sender(str(uuid.uuid4())) for _ in range(5)])
         assert {answer.status_code for answer in told} <= {200, 422}
     assert Picture.objects.count() == MOST_OF_ONE
+
+
+def test_a_picture_that_waits_for_its_turn_holds_no_connection(house: House, monkeypatch: pytest.MonkeyPatch) -> None:
+    held: list[bool] = []
+
+    def slowly(given: bytes) -> Harmless:
+        held.append(connection.connection is not None)
+        return Harmless(given, given, 4, 4, ())
+
+    monkeypatch.setattr(services, "develop", slowly)
+    path = f"/rack/{hang(house, 'navy skirt').told['id']}/pictures/{uuid.uuid4()}"
+    assert [send(house, path, b"a picture").status_code for _ in range(2)] == [200, 200]
+    assert held == [False] and Picture.objects.count() == 1

@@ -8,7 +8,7 @@ from datetime import UTC, date, datetime, timedelta
 from functools import lru_cache
 from typing import Any, Protocol
 
-from django.db.models import Count, Max, Q
+from django.db import connection
 
 from craft.body import Body, Measures, Quantity
 from craft.measuring.ageing import carry
@@ -134,26 +134,31 @@ def measures_from(known: Mapping[str, Known], client: Client) -> Measures:
 def measures_of(client: Client) -> Measures:
     """The client's measures today, for the craft; settled anew only when a reading came or went."""
     told = (client.brief.get("build"), client.brief.get("minor"))
-    return _settled(client, open_session(client), today(), _mark(client), told)
+    return _settled(client, today(), _mark(client), told)
+
+
+#: What changes whenever a reading, a withdrawal or a session of a client comes, goes or ends. Nearly every request asks
+#: it, so it is put together once.
+_MARK = """
+SELECT count(r.id), count(r.id) FILTER (WHERE r.set_aside), count(w.id), max(w.id), max(r.session_id),
+    (SELECT id FROM bodies_measuringsession WHERE client_id = %s AND ended_at IS NULL AND started_at >= %s
+     ORDER BY started_at DESC LIMIT 1)
+FROM bodies_measuringsession s JOIN bodies_reading r ON r.session_id = s.id
+    LEFT JOIN bodies_withdrawal w ON w.reading_id = r.id
+WHERE s.client_id = %s
+"""
 
 
 def _mark(client: Client) -> tuple[int | None, ...]:
-    """What changes whenever a reading, a withdrawal or a session of this client comes or goes."""
-    told = Reading.objects.filter(session__client=client).aggregate(
-        readings=Count("id"),
-        aside=Count("id", filter=Q(set_aside=True)),
-        withdrawn=Count("withdrawal"),
-        last_withdrawn=Max("withdrawal__id"),
-        last_session=Max("session_id"),
-    )
-    return tuple(told.values())
+    with connection.cursor() as cursor:
+        cursor.execute(_MARK, [client.pk, datetime.now(UTC) - OPEN_FOR, client.pk])
+        mark: tuple[int | None, ...] = cursor.fetchone()
+    return mark
 
 
 @lru_cache(maxsize=512)
-def _settled(
-    client: Client, current: MeasuringSession | None, day: date, mark: tuple[int | None, ...], told: tuple[Any, Any]
-) -> Measures:
-    return measures_from(known_of(client, current), client)
+def _settled(client: Client, day: date, mark: tuple[int | None, ...], told: tuple[Any, Any]) -> Measures:
+    return measures_from(known_of(client, open_session(client)), client)
 
 
 def body_of(client: Client) -> Body:

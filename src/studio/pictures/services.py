@@ -8,15 +8,17 @@ import zipfile
 from typing import Any
 from uuid import UUID
 
-from django.db import transaction
+from django.db import connection
 
 from studio.concurrency import hold, keep_once
 from studio.errors import NotAPicture
 from studio.fittings.models import Trial
 from studio.people.models import Client, Member
 from studio.pictures.darkroom import develop
+from studio.pictures.harmless import Harmless
 from studio.pictures.models import Picture
 from studio.rack.models import RackPiece
+from studio.wall import transaction_of
 
 #: So many pictures of one piece or trial are kept.
 MOST_OF_ONE = 12
@@ -24,38 +26,46 @@ MOST_OF_ONE = 12
 
 def add_to_piece(member: Member, piece_id: Any, picture_id: UUID, given: bytes) -> Picture:
     """Keep a picture of a piece of the rack; the same one sent twice is kept once. Raises NotAPicture."""
-    row = _piece(member, piece_id)
-    return _add(member, picture_id, given, client=row.client_id, piece=row)
+    with transaction_of(member):
+        row = _piece(member, piece_id)
+        held = _kept(member, picture_id)
+    made = None if held else _developed(given)
+    with transaction_of(member):
+        return _keep(member, picture_id, made, client_id=row.client_id, piece_id=row.id)
 
 
 def add_to_trial(member: Member, trial_id: Any, picture_id: UUID, given: bytes) -> Picture:
     """Keep a picture of a piece as it was tried on. Raises NotAPicture."""
-    trial = _trial(member, trial_id)
-    return _add(member, picture_id, given, client=trial.fitting.client_id, trial=trial)
+    with transaction_of(member):
+        trial = _trial(member, trial_id)
+        held = _kept(member, picture_id)
+    made = None if held else _developed(given)
+    with transaction_of(member):
+        return _keep(member, picture_id, made, client_id=trial.fitting.client_id, trial_id=trial.id)
 
 
-def _add(member: Member, picture_id: UUID, given: bytes, **of: Any) -> Picture:
-    """Keep one: made harmless first, which takes a while and holds no row; then counted and kept in one go."""
-    whose = {f"{name}_id": getattr(row, "id", row) for name, row in of.items()}
-    if Picture.objects.of(member).filter(id=picture_id).exists():
+def _kept(member: Member, picture_id: UUID) -> bool:
+    return bool(Picture.objects.of(member).filter(id=picture_id).exists())
+
+
+def _developed(given: bytes) -> Harmless:
+    """Made harmless, which takes a while: no transaction is open and no connection taken from others meanwhile."""
+    if not connection.in_atomic_block:
+        connection.close()
+    return develop(given)
+
+
+def _keep(member: Member, picture_id: UUID, made: Harmless | None, **whose: Any) -> Picture:
+    """Counted and kept in one go; one that was there before is answered as it is."""
+    hold(member, whose["client_id"])
+    if made is None:
         return keep_once(Picture, member, picture_id, whose)
-    made = develop(given)
-    with transaction.atomic():
-        hold(member, of["client"])
-        kept = Picture.objects.of(member).not_removed().filter(**whose).exclude(id=picture_id)
-        if kept.count() >= MOST_OF_ONE:
-            raise NotAPicture(f"{MOST_OF_ONE} pictures of one piece are kept at most. Take one away first.")
-        return keep_once(
-            Picture,
-            member,
-            picture_id,
-            whose,
-            image=made.image,
-            small=made.small,
-            width=made.width,
-            height=made.height,
-            palette=[list(colour) for colour in made.palette],
-        )
+    kept = Picture.objects.of(member).not_removed().filter(**whose).exclude(id=picture_id)
+    if kept.count() >= MOST_OF_ONE:
+        raise NotAPicture(f"{MOST_OF_ONE} pictures of one piece are kept at most. Take one away first.")
+    palette = [list(colour) for colour in made.palette]
+    bare = {"image": made.image, "small": made.small, "width": made.width, "height": made.height}
+    return keep_once(Picture, member, picture_id, whose, **bare, palette=palette)
 
 
 def shown(member: Member, picture_id: Any, *, small: bool) -> bytes:
