@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 from craft.advise import Mend, mends_for
 from craft.body import Body
-from craft.draw import Shape, draw_figure, draw_look
+from craft.draw import Shape, draw_dressed
 from craft.judge import Aims, Judgement, judge
 from craft.look import Look, Outfit, compose
 from craft.schools import Schools
@@ -39,4 +39,4 @@ def assess(
 
 def picture(outfit: Outfit) -> tuple[Shape, ...]:
     """The figure and its garments as shapes to paint in order."""
-    return draw_figure(outfit.body, outfit.lift) + draw_look(outfit)
+    return draw_dressed(outfit)

@@ -3,14 +3,13 @@ pockets and seams lie where the eye finds them."""
 
 from __future__ import annotations
 
-from dataclasses import replace
-
 from craft.cloth import Piece
 from craft.cloth.kinds import KIND
 from craft.draw.figure import draw_figure
 from craft.draw.garments import draw_look
-from craft.draw.shapes import Point, Shape
+from craft.draw.shapes import Run, Shape, flip, lines, moved, straight
 from craft.draw.top import STANDS, top_half
+from craft.draw.weave import THREAD, system_of, thread
 from craft.look import Look, Outfit, compose
 from craft.wear import WornBottom
 from craft.wear.openings import neck_of
@@ -39,15 +38,35 @@ def draw_back(outfit: Outfit) -> tuple[Shape, ...]:
     (True, True, False)
     """
     behind = compose(outfit.body, Look(tuple(_behind(piece) for piece in outfit.pieces)), outfit.schools)
-    worn = [shape for shape in draw_look(behind) if not _only_in_front(shape)]
+    worn = [shape for shape in draw_look(behind, back=True) if not _only_in_front(shape)]
     seams = _seams(behind)
     # Seams lie on their own piece: a pocket under a coat is not seen.
     painted: list[Shape] = []
-    last = {shape.slot: at for at, shape in enumerate(worn) if shape.role == "cloth"}
+    last = {shape.slot: at for at, shape in enumerate(worn)}
     for at, shape in enumerate(worn):
         painted.append(shape)
         painted += [seam for seam in seams if last.get(seam.slot) == at]
-    return tuple(_turned(shape) for shape in (*draw_figure(outfit.body, outfit.lift), *painted))
+    shoes = outfit.shoes.piece
+    figure = [_from_behind(outfit, shape) for shape in draw_figure(outfit.body, outfit.lift, shod=shoes is not None)]
+    return tuple(moved(shape, turned=True) for shape in (*figure, *painted))
+
+
+def _from_behind(outfit: Outfit, shape: Shape) -> Shape:
+    """The same contour; but other lines on it: shoulder blades, spine, seat, the hollow of the knee."""
+    if shape.key != "lines":
+        return shape
+    body, lift = outfit.body, outfit.lift
+    at = {name: body.height(name) + lift for name in ("shoulder", "bust", "waist", "hip", "crotch", "knee")}
+    half, seat = body.half_breadth(body.height("bust")), body.half_breadth(body.height("hip"))
+    centre, wide = body.leg_centre(body.height("knee")), body.leg_half_breadth(body.height("knee"))
+    right: list[Run] = [
+        [(half * 0.66, at["shoulder"] - 9.0), (half * 0.34, at["bust"] + 2.0), (half * 0.5, at["bust"] - 3.0)],
+        [(0.8, at["crotch"] + 0.8), (seat * 0.34, at["crotch"] - 1.6), (seat * 0.74, at["crotch"] + 0.6)],
+        [(centre - wide * 0.5, at["knee"] + 0.5), (centre, at["knee"] - 0.3), (centre + wide * 0.5, at["knee"] + 0.6)],
+    ]
+    spine: Run = [(0.0, at["shoulder"] - 6.0), (0.2, at["waist"]), (0.0, at["hip"] + 5.0)]
+    cleft: Run = [(0.0, at["hip"] + 3.0), (0.0, at["crotch"])]
+    return lines("lines", "body", "skinline", [*right, *(flip(run) for run in right), spine, cleft])
 
 
 def _behind(piece: Piece) -> Piece:
@@ -66,15 +85,7 @@ def _behind(piece: Piece) -> Piece:
 
 
 def _only_in_front(shape: Shape) -> bool:
-    return shape.key.startswith(_IN_FRONT) or (shape.role == "detail" and shape.key.endswith("_front"))
-
-
-def _turned(shape: Shape) -> Shape:
-    return replace(shape, points=tuple((-x, y) for x, y in shape.points))
-
-
-def _line(key: str, piece: Piece, points: list[Point], colour: str) -> Shape:
-    return Shape(key, piece.slot, "detail", tuple(points), colour)
+    return shape.key.startswith(_IN_FRONT) or shape.key.endswith(("_front", "_behind"))
 
 
 def _seams(outfit: Outfit) -> list[Shape]:
@@ -86,41 +97,51 @@ def _seams(outfit: Outfit) -> list[Shape]:
     if top is not None and top.piece.kind in ("shirt", "blouse"):
         high = outfit.body.height("shoulder") + outfit.lift - SHIRT_YOKE
         half = top_half(outfit, top, high) * 0.92
-        found.append(_line("yoke", top.piece, [(-half, high), (0.0, high - 1.0), (half, high)], top.colour))
+        runs: list[Run] = [
+            [(-half, high), (0.0, high - 1.0), (half, high)],
+            [(-1.2, high - 1.0), (-1.4, high - 30.0)],
+            [(1.2, high - 1.0), (1.4, high - 30.0)],
+        ]
+        found.append(lines("yoke", top.piece.slot, "seam", runs, thread(top.colour), clip="top"))
+    for at, layer in enumerate(outfit.layers):
+        if layer.piece.kind in ("blazer", "coat", "jacket", "waistcoat"):
+            high, low = outfit.body.height("shoulder") + outfit.lift - 3.0, max(layer.hem.cm, 0.0)
+            vent: list[Run] = [[(0.0, high), (0.0, low)], [(1.4, low), (1.4, low + 16.0), (0.0, low + 19.0)]]
+            found.append(lines(f"layer{at}_vent", "layer", "seam", vent, thread(layer.colour), clip=f"layer{at}"))
     return found
 
 
 def _of_the_bottom(outfit: Outfit, bottom: WornBottom) -> list[Shape]:
     piece, band, hip = bottom.piece, bottom.waistband.cm, outfit.at("hip")
-    crotch = outfit.at("crotch")
-    found: list[Shape] = []
-    if bottom.has_legs and piece.kind != "leggings":
-        found.append(_line("back_seam", piece, [(0.0, band), (0.0, crotch)], bottom.colour))
-    if piece.kind == "jeans" or "denim" in piece.fabric:
+    runs: list[Run] = []
+    denim = system_of(piece) == "denim"
+    if denim:
         side, middle = JEANS_YOKE
         half = outfit.body.half_breadth(band - side - outfit.lift)
-        found.append(
-            _line("back_yoke", piece, [(-half, band - side), (0.0, band - middle), (half, band - side)], bottom.colour)
-        )
+        runs.append([(-half, band - side), (0.0, band - middle), (half, band - side)])
+    elif bottom.has_legs and piece.kind != "leggings":
+        half = outfit.body.half_breadth(band - 6.0 - outfit.lift) * 0.5
+        runs += [[(sign * half, band - 3.6), (sign * half * 1.02, band - 11.0)] for sign in (-1, 1)]
     said = piece.word("pockets") or ("seat_high" if piece.kind == "jeans" else "none")
+    ink = THREAD if denim else thread(bottom.colour)
+    found = [lines("back_yoke", piece.slot, "seam", runs, thread(bottom.colour, 0.7))] if runs else []
     if said in POCKETS:
         below, out = POCKETS[said]
         middle, top = out * outfit.body.half_breadth(hip - outfit.lift), hip - below
         found += [
-            _pocket(f"pocket_{name}", piece, sign * middle, top, bottom.colour)
+            lines(f"pocket_{name}", piece.slot, "stitch" if denim else "seam", _pocket(sign * middle, top), ink)
             for name, sign in (("left", 1), ("right", -1))
         ]
     return found
 
 
-def _pocket(key: str, piece: Piece, x: float, top: float, colour: str) -> Shape:
+def _pocket(x: float, top: float) -> list[Run]:
     half, low = POCKET_WIDE, top - POCKET_TALL
-    outline = [
+    return straight(
         (x - half, top),
         (x + half, top),
         (x + half * 0.9, low + 2.0),
         (x, low),
         (x - half * 0.9, low + 2.0),
         (x - half, top),
-    ]
-    return _line(key, piece, outline, colour)
+    )

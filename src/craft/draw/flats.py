@@ -1,45 +1,117 @@
-"""Flats: a piece laid flat, drawn from its own figures where it has them, else from the body it would be worn on.
+"""Flats: a piece laid flat as the trade draws it, from its own figures where it has them, else from the body it is for.
 
-Laid flat a girth is half as broad. Points are cm, x from the piece's middle, y up; a card scales them.
+Laid flat a girth is half as broad. Points are cm, x from the piece's middle, y up. Seams, closings and pockets are those of
+the worn piece: the same tables on another frame. Shoes are seen from the side, things worn besides as objects.
 """
 
 from __future__ import annotations
 
 import math
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
+from dataclasses import replace
+from functools import lru_cache
+from itertools import pairwise
+from typing import NamedTuple
 
 from craft.body import Body
 from craft.cloth import Piece
 from craft.cloth.kinds import KIND
 from craft.cloth.piece import colour_of
-from craft.draw.shapes import Point, Role, Shape, mirrored
-from craft.fit import Landed
+from craft.draw.bib import draw_bib
+from craft.draw.frames import Cloth, Legs, Skirt, Sleeve, Trunk
+from craft.draw.legs import draw_legs
+from craft.draw.objects import draw_object
+from craft.draw.shapes import Point, Run, Shape, area, other_side, steps
+from craft.draw.shoes import draw_shoe_side
+from craft.draw.skirt import sewn_skirt
+from craft.draw.swim import Levels, sewn_swim
+from craft.draw.trunk import draw_trunk
+from craft.fit import Landed, land
+from craft.wear import wear_shoes
 from craft.wear.ease import FIT_EASE
-from craft.wear.openings import BELT_CM, NECK_DEPTH, SLEEVE_SHARE, neck_of, sleeve_of
-from craft.wear.shoes import sock_top
+from craft.wear.openings import NECK_DEPTH, SLEEVE_SHARE, neck_of, sleeve_of
 
 #: Sweep of a hem over the hip, by cut, where it was not measured (W).
-SWEEPS = {"a_line": 1.35, "pleated": 1.45, "shift": 1.06, "pencil": 0.90, "slip": 1.04, "wrap": 1.2, "empire": 1.3}
-#: Half breadth of a neck opening and how far a sleeve leans from the trunk, cm and degrees (W).
-NECK_HALF, SLEEVE_LEANS = 8.5, 24.0
+SWEEPS = {"a_line": 1.35, "pleated": 1.45, "shift": 1.06, "pencil": 0.90, "slip": 1.08, "wrap": 1.2, "empire": 1.3}
+#: Half breadth of a neck opening, cm; how far it is drawn out by necklines that are broad; how far a sleeve leans, degrees (W).
+NECK_HALF, SLEEVE_LEANS = 8.0, 12.0
+#: A sleeve that would lie over the body leans further, up to so many degrees, until it lies beside it.
+MOST_LEANS = 27.0
+NECK_BROAD = {
+    "boat": 1.6,
+    "scoop": 1.25,
+    "square": 1.3,
+    "polo": 0.95,
+    "closed_collar": 0.9,
+    "open_collar": 0.95,
+    "v": 1.05,
+}
+#: Laid flat a leg lies in folds at the fork: so much of its breadth shows there (W).
+SHOWS_AT_FORK = 0.8
+#: How broad a leg is at the knee over its opening, by cut, where it was not measured (W).
+KNEE = {"flare": 0.68, "bootcut": 0.86, "kick_flare": 0.84, "wide": 0.98, "balloon": 1.42, "straight": 1.08}
+#: How far the legs of trousers lie apart at the hem, cm, each from the middle (W).
+APART = 2.6
 _FITS = {"layer": "relaxed", "top": "skimming", "one_piece": "skimming", "swim": "tight"}
+_BROAD = {"wide": 1.7, "flare": 1.5, "bootcut": 1.2, "kick_flare": 1.25, "balloon": 1.1, "skinny": 0.72, "slim": 0.86}
+
+
+class Flat(NamedTuple):
+    """A piece laid flat: what to paint, and the frames it was drawn on."""
+
+    shapes: tuple[Shape, ...]
+    trunk: Trunk | None = None
+    legs: Legs | None = None
+    skirt: Skirt | None = None
 
 
 def draw_flat(body: Body, landed: Landed) -> tuple[Shape, ...]:
-    """The piece laid flat: areas first, then its seams.
+    """The piece laid flat, as shapes to paint in order.
 
     >>> from craft.body import Measures
     >>> from craft.fit import land
     >>> body = Body.of(Measures.of({"stature": 165}))
-    >>> [shape.role for shape in draw_flat(body, land(body, Piece.of({"is": "skirt"})))]
-    ['cloth', 'detail']
+    >>> draw_flat(body, land(body, Piece.of({"is": "skirt"})))[0].key
+    'skirt'
     """
-    return tuple(_DRAW[landed.piece.slot](body, landed))
+    return flat_of(body, landed.piece).shapes
 
 
-def _shape(piece: Piece, key: str, points: list[Point], role: Role = "cloth") -> Shape:
-    colour = colour_of(piece)
-    return Shape(key, piece.slot, role, tuple(points), colour, piece.word("pattern") if role == "cloth" else None)
+@lru_cache(maxsize=8192)
+def flat_of(body: Body, piece: Piece) -> Flat:
+    """The piece laid flat, with its frames; the same in whatever shoes it is worn, so it is drawn once."""
+    landed = land(body, piece)
+    match piece.slot:
+        case "shoes":
+            return Flat(_shoe(body, landed))
+        case "extra":
+            return Flat(draw_object(body, landed))
+        case "swim":
+            return _swim(body, landed)
+        case "bottom" if piece.kind == "skirt":
+            frame = _skirt_frame(body, landed, landed.edge("waistband").height - landed.shoes.lift)
+            return Flat(sewn_skirt(_cloth(piece, "skirt"), frame, piece.word("cut") or ""), skirt=frame)
+        case "bottom":
+            legs = _legs_frame(body, landed, landed.edge("waistband").height - landed.shoes.lift)
+            return Flat(draw_legs(_cloth(piece, "legs"), legs), legs=legs)
+        case _:
+            return _from_shoulder(body, landed)
+
+
+def _cloth(piece: Piece, key: str) -> Cloth:
+    return Cloth(piece, piece.slot, key, colour_of(piece))
+
+
+def _through(marks: Sequence[tuple[float, float]]) -> Callable[[float], float]:
+    """A breadth at a height, straight between marks of (height, breadth) from the top down."""
+
+    def at(height: float) -> float:
+        for (h1, b1), (h0, b0) in pairwise(marks):
+            if height >= h0:
+                return b1 if height >= h1 else b0 + (b1 - b0) * (height - h0) / max(h1 - h0, 0.01)
+        return marks[-1][1]
+
+    return at
 
 
 def _girth(landed: Landed, body: Body, key: str, own: str, fit: str) -> float:
@@ -51,286 +123,273 @@ def _girth(landed: Landed, body: Body, key: str, own: str, fit: str) -> float:
     return body.girth(own) * (1 + FIT_EASE[word])
 
 
-def _bottom(body: Body, landed: Landed) -> list[Shape]:
-    piece = landed.piece
-    lift = landed.shoes.lift
-    band = landed.edge("waistband").height - lift
-    hem = max(landed.edge("hem").height - lift, 0.0)
-    hip, crotch = body.height("hip"), body.height("crotch")
+def _hem(landed: Landed) -> float:
+    return max(min(edge.height for edge in landed.edges if edge.key == "hem") - landed.shoes.lift, 0.0)
+
+
+def _skirt_frame(body: Body, landed: Landed, band: float) -> Skirt:
+    piece, hip, hem = landed.piece, body.height("hip"), _hem(landed)
     waist = (piece.figure("waist_cm") or body.girth("waist") + 4) / 4
     seat = (piece.figure("hip_cm") or body.girth("hip") + 6) / 4
-    if piece.kind == "skirt":
-        sweep = piece.figure("hem_sweep_cm")
-        foot = sweep / 4 if sweep else seat * SWEEPS.get(piece.word("cut") or "", 1.1)
-        side: list[Point] = [(waist, band), (seat, max(hip, hem + 1)), (foot, hem)]
-        return [_shape(piece, "skirt", side + mirrored(side)), _seam(piece, [(-waist, band - 3), (waist, band - 3)])]
-    return _legs(piece, body, band, hip, crotch, hem, waist, seat)
+    sweep = piece.figure("hem_sweep_cm")
+    foot = sweep / 4 if sweep else seat * SWEEPS.get(piece.word("cut") or "", 1.1)
+    at = max(min(hip, band - 4.0), hem + 1.0)
+    half = _through([(band, waist), ((band + at) / 2, waist * 0.42 + seat * 0.58), (at, seat), (hem, foot)])
+    return Skirt(band, at, hem, half, volume=2.4 if foot > seat * 1.2 else 1.0, flat=True)
 
 
-def _legs(
-    piece: Piece, body: Body, band: float, hip: float, crotch: float, hem: float, waist: float, seat: float
-) -> list[Shape]:
+def _legs_frame(body: Body, landed: Landed, band: float) -> Legs:
+    piece = landed.piece
+    hip, crotch, knee = body.height("hip"), body.height("crotch"), body.height("knee")
+    inseam = piece.figure("inseam_cm")
+    hem = _hem(landed) if inseam is None else crotch - inseam
+    waist = (piece.figure("waist_cm") or body.girth("waist") + 4) / 4
+    seat = (piece.figure("hip_cm") or body.girth("hip") + 6) / 4
     thigh = (piece.figure("thigh_cm") or body.girth("thigh") + 6) / 2
     cut = piece.word("cut") or KIND[piece.kind].cut
-    broad = {"wide": 1.7, "flare": 1.5, "bootcut": 1.2, "balloon": 1.1, "skinny": 0.72, "slim": 0.86}.get(cut, 1.05)
     opening = piece.figure("leg_opening_cm")
-    foot = (opening if opening is not None else body.girth("calf") * broad) / 2
-    if piece.kind in ("shorts", "swim_shorts"):
-        foot = thigh if opening is None else opening / 2
-    inner = 0.8
-    side: list[Point] = [(waist, band), (seat, max(hip, crotch + 2)), (inner + thigh, crotch - 3)]
-    knee = body.height("knee")
-    if hem < knee - 4:
-        at_knee = (piece.figure("knee_cm") or 0) / 2 or (
-            min(thigh, foot) * 0.97 if cut in ("flare", "bootcut") else (thigh + foot) / 2
-        )
-        side.append((inner + 0.6 + at_knee, knee))
-    side += [(inner + 1.2 + foot, hem), (inner + 1.2, hem), (0.0, crotch)]
-    fly: list[Point] = [(0.0, band - 3), (0.0, crotch)]
-    return [
-        _shape(piece, "legs", side + mirrored(side[:-1])),
-        _seam(piece, [(-waist, band - 3), (waist, band - 3)]),
-        _seam(piece, fly, "fly"),
+    foot = (opening if opening is not None else body.girth("calf") * _BROAD.get(cut, 1.05)) / 2
+    if hem > knee + 4.0 and opening is None:
+        foot = thigh * (SHOWS_AT_FORK + 0.03)
+    at_knee = (piece.figure("knee_cm") or 0) / 2 or min(
+        thigh * 0.9, max(foot * KNEE.get(cut, 1.1), body.girth("knee") / 2 + 0.5)
+    )
+    marks = [
+        (crotch, max(seat * 0.96, thigh * SHOWS_AT_FORK)),
+        (crotch - 0.45 * (crotch - knee), (thigh * 0.8 + at_knee) / 2),
     ]
+    marks += [(knee, at_knee)] if hem < knee - 4 else []
+    width = _through([*marks, (hem, foot)])
+
+    def inner(height: float) -> float:
+        return 0.15 + APART * max(0.0, crotch - height) / max(crotch - hem, 1.0)
+
+    seat_at = max(min(hip, band - 4.0), crotch + 2.0)
+    trunk = _through(
+        [
+            (band, waist),
+            ((band + seat_at) / 2, waist * 0.45 + seat * 0.55),
+            (seat_at, seat),
+            (crotch, marks[0][1] + 0.15),
+        ]
+    )
+    return Legs(band, crotch, hem, seat_at, knee, trunk, inner, lambda h: inner(h) + width(h),
+                volume=2.6 if cut in ("wide", "balloon") else 1.4, flat=True)  # fmt: skip
 
 
-def _seam(piece: Piece, points: list[Point], key: str = "seam") -> Shape:
-    return _shape(piece, key, points, "detail")
+def _from_shoulder(body: Body, landed: Landed) -> Flat:
+    """Tops, layers, dresses and suits, from the shoulder down."""
+    piece = landed.piece
+    waist = body.height("waist")
+    if piece.kind == "dungarees":
+        legs = _legs_frame(body, landed, waist)
+        half = legs.trunk(waist) * 0.74
+        bib = draw_bib(_cloth(piece, "bib"), half, waist - 0.5, body.height("bust") + 1.0, body.height("shoulder"))
+        return Flat((*draw_legs(_cloth(piece, "legs"), legs), *bib), legs=legs)
+    frame = _trunk_frame(body, landed)
+    if KIND[piece.kind].has_legs:
+        legs = _legs_frame(body, landed, waist)
+        legs = replace(
+            legs,
+            trunk=_through(
+                [(waist, frame.half(waist)), (legs.hip, legs.trunk(legs.hip)), (legs.fork, legs.trunk(legs.fork))]
+            ),
+        )
+        trunk = _cut_at(frame, waist)
+        return Flat((*draw_trunk(_cloth(piece, "trunk"), trunk), *draw_legs(_cloth(piece, "legs"), legs)), trunk, legs)
+    if piece.kind == "dress" and frame.low < waist - 8.0:
+        skirt = _skirt_frame(body, landed, waist)
+        own = _through(
+            [
+                (waist, frame.half(waist)),
+                (skirt.hip, max(frame.half(skirt.hip), skirt.half(skirt.hip))),
+                (skirt.hem, skirt.half(skirt.hem)),
+            ]
+        )
+        skirt = replace(skirt, half=own)
+        trunk = _cut_at(frame, waist - 0.6)
+        shapes = (
+            *_hung(piece, body, draw_trunk(_cloth(piece, "trunk"), trunk), trunk),
+            *sewn_skirt(_cloth(piece, "skirt"), skirt, piece.word("cut") or ""),
+        )
+        return Flat(shapes, frame, skirt=skirt)
+    return Flat(_hung(piece, body, draw_trunk(_cloth(piece, "trunk"), frame), frame), frame)
 
 
-def _trunk(body: Body, landed: Landed) -> list[Shape]:
-    """Tops, layers and dresses, from the shoulder down."""
-    piece, lift = landed.piece, landed.shoes.lift
+def _cut_at(frame: Trunk, low: float) -> Trunk:
+    """The upper part of a garment, down to a seam."""
+    side = [*(point for point in frame.side if point[1] > low + 2.0), (frame.half(low), low)]
+    wide = side[-1][0]
+    return replace(frame, side=side, hem=[side[-1], (0.0, low - 0.4), (-wide, low)])
+
+
+def _hung(piece: Piece, body: Body, shapes: tuple[Shape, ...], frame: Trunk) -> tuple[Shape, ...]:
+    """With the straps it hangs by, where it has any."""
+    if not _is_strapped(piece):
+        return shapes
+    (x, y), (out, _) = frame.neck[-1], frame.shoulder[-1]
+    top = body.height("shoulder")
+    runs: list[Run] = [[(x, y), (x * 0.94, top)], [(x * 0.94, top), (out * 0.94, top)], [(out * 0.94, top), (out, y)]]
+    right = area("strap_right", piece.slot, runs, colour_of(piece))
+    return (right, other_side(right, "strap_left", runs), *shapes)
+
+
+def _is_strapped(piece: Piece) -> bool:
+    return piece.kind == "camisole" or piece.word("cut") == "slip"
+
+
+def _trunk_frame(body: Body, landed: Landed) -> Trunk:
+    piece = landed.piece
     top, bust, waist_at, hip_at = (body.height(name) for name in ("shoulder", "bust", "waist", "hip"))
-    hem = max(min(edge.height for edge in landed.edges if edge.key == "hem") - lift, 0.0)
+    hem = min(_hem(landed), waist_at + 12.0 if piece.kind != "bikini_top" else top)
     fit = _FITS[piece.slot]
     chest = _girth(landed, body, "chest_cm", "bust", fit) / 4
     loose = _girth(landed, body, "waist_cm", "waist", fit) / 4
-    waist = loose if piece.figure("waist_cm") else max(loose, chest * 0.88)
+    waist = loose if piece.figure("waist_cm") else max(loose, chest * 0.9)
     seat = max(_girth(landed, body, "hip_cm", "hip", fit) / 4, waist)
+    sweep = piece.figure("hem_sweep_cm")
+    armhole = bust + 0.3 * (top - bust)
+    marks = [(armhole, chest), (waist_at, waist), (hip_at, seat)]
+    kept = [mark for mark in marks if mark[0] > hem + 3.0]
+    last = _through(marks)(hem)
+    foot = sweep / 4 if sweep else last * (SWEEPS.get(piece.word("cut") or "", 1.04) if hem < hip_at else 1.0)
+    half = _through([*kept, (hem, foot)])
     shoulder = (piece.figure("shoulder_cm") or body.breadths["shoulder_breadth"].cm) / 2 + 0.6
-    end = NECK_HALF + 4.0 if sleeve_of(piece) == "none" and piece.kind != "dress" else shoulder
-    armhole = bust + 0.35 * (top - bust)
-    side: list[Point] = [(NECK_HALF, top), (end, top - 3.5 * end / max(shoulder, 1)), (chest, armhole)]
-    levels = [(waist, waist_at), (seat, hip_at)]
-    side += [(half, height) for half, height in levels if height > hem + 2]
-    foot = piece.figure("hem_sweep_cm")
-    last = side[-1][0]
-    side.append(
-        (foot / 4 if foot else last * (SWEEPS.get(piece.word("cut") or "", 1.02) if hem < hip_at else 1.0), hem)
-    )
-    depth = piece.figure("neck_depth_cm") or NECK_DEPTH[neck_of(piece)]
-    dip: list[Point] = (
-        [(0.0, top - depth)] if _pointed(piece) else [(NECK_HALF * 0.6, top - depth * 0.85), (0.0, top - depth)]
-    )
-    right = [*reversed(dip[:-1]), *side] if len(dip) > 1 else side
-    outline = [dip[-1], *right, *mirrored(right)]
-    shapes = [*_sleeves(body, landed, end, top - 3.5, armhole), _shape(piece, "trunk", outline)]
-    if piece.slot == "layer" or piece.kind == "shirt":
-        shapes.append(_seam(piece, [(0.0, top - depth), (0.0, hem)], "front"))
-    if KIND[piece.kind].has_legs:
-        return _suit(body, landed, shapes, waist, seat)
-    return shapes
-
-
-def _suit(body: Body, landed: Landed, shapes: list[Shape], waist: float, seat: float) -> list[Shape]:
-    """A jumpsuit: the trunk down to the waist, and legs from there."""
-    piece = landed.piece
-    hem = max(landed.edge("hem").height - landed.shoes.lift, 0.0)
-    at = body.height("waist")
-    kept = [
-        Shape(s.key, s.slot, s.role, tuple((x, max(y, at)) for x, y in s.points), s.colour, s.pattern)
-        if s.key == "trunk"
-        else s
-        for s in shapes
+    neck = neck_of(piece)
+    opening = NECK_HALF * NECK_BROAD.get(neck, 1.0)
+    bare = sleeve_of(piece) == "none"
+    end = max(opening + 3.0, shoulder * 0.84) if bare else shoulder
+    start: Point = (end, top - 4.2 * end / max(shoulder, 1.0))
+    dip = _dip(piece, neck, opening, top, piece.figure("neck_depth_cm") or NECK_DEPTH[neck])
+    pit: Point = (half(armhole), armhole)
+    inner = min(end, pit[0]) - 1.8
+    fall = start[1] - armhole
+    side = [pit, *((half(h), h) for h in (*(h for h, _ in kept[1:]), hem))]
+    shirt = piece.kind == "shirt"
+    curve = 3.0 if shirt else 0.0
+    edge: list[Point] = [
+        (side[-1][0], hem + curve),
+        (side[-1][0] * 0.62, hem),
+        (0.0, hem - 0.4),
+        (-side[-1][0] * 0.62, hem),
+        (-side[-1][0], hem + curve),
     ]
-    return [*_legs(piece, body, at, body.height("hip"), body.height("crotch"), hem, waist, seat), *kept]
+    side[-1] = edge[0]
+    frame = Trunk(
+        dip, [dip[-1], start], [start, (inner + 0.6, start[1] - 0.36 * fall), (inner + 0.5, start[1] - 0.7 * fall), pit],
+        side, edge, half, bust, waist_at, hip_at, volume=1.5, flat=True,
+    )  # fmt: skip
+    if _is_strapped(piece):
+        peak: Point = (chest * 0.56, bust + 7.5)
+        low = max(bust + 1.5, dip[0][1])
+        out: Point = (peak[0] + 1.0, peak[1])
+        return replace(
+            frame,
+            neck=[(0.0, low), (chest * 0.3, low + 0.28 * (peak[1] - low)), peak],
+            shoulder=[peak, out],
+            armhole=[out, (chest * 0.8, armhole + 0.5), pit],
+        )
+    if neck == "halter":
+        begin: Point = (opening * 1.1, top - 0.6)
+        return replace(
+            frame, shoulder=[dip[-1], begin], armhole=[begin, (begin[0] + 1.5, (top + armhole) / 2 + 2.0), pit]
+        )
+    if neck == "one_shoulder":
+        side_pit: Point = (pit[0] * 0.98, armhole + 1.0)
+        return replace(
+            frame, neck=[(0.0, dip[0][1]), dip[-1]], left_above=[[(0.0, dip[0][1]), side_pit], [side_pit, pit]]
+        )
+    if piece.kind in ("poncho", "cape"):
+        wide = _through([(start[1], end), (hem, end * 1.75)])
+        out_side = [(wide(h), h) for h in steps(start[1] - 2.0, hem, 12.0)]
+        return replace(
+            frame,
+            armhole=[start, out_side[0]],
+            side=out_side,
+            half=wide,
+            hem=[out_side[-1], (0.0, hem - 0.6), (-out_side[-1][0], hem)],
+        )
+    return replace(frame, sleeve=_sleeve(body, landed, frame))
 
 
-def _pointed(piece: Piece) -> bool:
-    return neck_of(piece) in ("v", "open_collar") or piece.word("cut") == "wrap"
+def _dip(piece: Piece, neck: str, opening: float, top: float, depth: float) -> list[Point]:
+    """The neckline from its middle out to the shoulder."""
+    edge: Point = (opening, top)
+    if piece.slot == "layer":
+        depth = {"blazer": 30.0, "coat": 26.0, "waistcoat": 26.0, "cardigan": 22.0, "jacket": 7.0, "gilet": 3.0}.get(
+            piece.kind, depth
+        )
+    if neck == "polo":
+        return [(0.0, top + 4.5), (opening * 0.7, top + 4.4), (opening * 0.86, top + 4.0), (opening * 1.02, top + 0.6)]
+    if neck in ("v", "open_collar") or piece.word("cut") == "wrap" or (piece.slot == "layer" and depth > 8):
+        return [(0.0, top - depth), edge]
+    if neck == "square":
+        return [(0.0, top - depth), (opening * 0.95, top - depth), edge]
+    turns = [math.pi / 2 * step / 3 for step in range(4)]
+    return [(opening * math.sin(turn), top - depth * math.cos(turn)) for turn in turns]
 
 
-def _sleeves(body: Body, landed: Landed, end: float, top: float, armhole: float) -> list[Shape]:
+def _sleeve(body: Body, landed: Landed, frame: Trunk) -> Sleeve | None:
+    """A sleeve that hangs a little away from the trunk."""
     piece = landed.piece
     word = sleeve_of(piece)
     length = piece.figure("sleeve_cm") or (
         SLEEVE_SHARE[word] * body.lengths["arm_length"].cm if word != "none" else 0.0
     )
     if length <= 0:
-        return []
-    lean = math.radians(SLEEVE_LEANS)
+        return None
     upper = (piece.figure("upper_arm_cm") or body.girth("upper_arm") + 8) / 2
-    cuff = upper * (1.0 if length < 30 else 0.62)
-    dx, dy = math.sin(lean) * length, -math.cos(lean) * length
-    outer: Point = (end + dx, top + dy)
-    inner: Point = (outer[0] - cuff * math.cos(lean), outer[1] - cuff * math.sin(lean))
-    sleeve: list[Point] = [(end - 1, top), outer, inner, (end - upper * 0.8, armhole - upper * 0.35)]
-    return [_shape(piece, "sleeve", sleeve), _shape(piece, "sleeve, left", [(-x, y) for x, y in sleeve])]
+    shape = piece.word("sleeve_shape")
+    cuff = upper * (0.96 if length < 30 else 1.35 if shape == "wide" or piece.kind == "kimono" else 0.66)
+    (x, y), pit = frame.shoulder[-1], frame.armpit
+    lean = math.radians(_lean(frame, length, cuff))
 
+    def at(down: float, out: float) -> Point:
+        return (x + math.sin(lean) * down + math.cos(lean) * out, y - math.cos(lean) * down + math.sin(lean) * out)
 
-def _shoe(body: Body, landed: Landed) -> list[Shape]:
-    """One shoe from the side, toe to the right."""
-    piece, shoes = landed.piece, landed.shoes
-    long = body.lengths["foot_length"].cm + {"pointed": 2.2, "almond": 1.0}.get(piece.word("toe") or "", 0.0)
-    cover = landed.edge("cover").height
-    heel, sole = max(shoes.heel, 1.0), max(min(shoes.platform, shoes.heel), 1.0)
-    back, tip = -long / 2, long / 2
-    girth = piece.figure("shaft_girth_cm") or body.girth("calf") + 3
-    shaft = girth / math.pi if cover > 20 else 11.0
-    instep = heel + 7.0
-    points: list[Point] = [(back, heel)]
-    if cover > instep + 1:
-        points += [(back, cover), (back + shaft, cover), (back + shaft * 0.95, instep + 1)]
-    else:
-        points += [(back, heel + 6), (back + 3, heel + 5), (back + long * 0.55, max(cover, sole + 2.5))]
-    points += [
-        (tip - 4, sole + 3.5),
-        (tip, sole + 1),
-        (tip, 0.0),
-        (back + long * 0.45, 0.0),
-        (back + long * 0.32, heel - 0.6),
+    puff = 3.4 if shape == "puffed" else 0.9
+    outer = [
+        (x, y),
+        at(min(4.0, length * 0.3), puff),
+        *([at(length * 0.5, puff * 0.5)] if length > 24 else []),
+        at(length, 0.0),
     ]
-    points += [(back + 4.5, heel - 0.6), (back + 3.8, 0.0), (back + 0.4, 0.0)]
-    return [_shape(piece, "shoe", points)]
+    end = at(length, -cuff)
+    inner = [pit, *([((pit[0] + end[0]) / 2 + 0.4, (pit[1] + end[1]) / 2)] if length > 30 else []), end]
+    return Sleeve(outer, inner, math.degrees(lean))
 
 
-def _swim(body: Body, landed: Landed) -> list[Shape]:
+def _lean(frame: Trunk, length: float, cuff: float) -> float:
+    """How far a sleeve leans so that its cuff lies beside the body, degrees."""
+    x, y = frame.shoulder[-1]
+    for lean in range(int(SLEEVE_LEANS), int(MOST_LEANS) + 1):
+        turn = math.radians(lean)
+        low = y - math.cos(turn) * length
+        if x + math.sin(turn) * length - math.cos(turn) * cuff > frame.half(max(low, frame.low)) + 1.5:
+            return float(lean)
+    return MOST_LEANS
+
+
+def _shoe(body: Body, landed: Landed) -> tuple[Shape, ...]:
+    """One shoe from the side, toe to the right, its heel at x = 0."""
+    shoes = wear_shoes(body, landed.piece)
+    girth = landed.piece.figure("shaft_girth_cm") or body.girth("calf") + 3
+    if shoes.cover.cm - shoes.heel < 22.0:
+        girth = min(girth, body.girth("ankle") + 6.0)
+    return draw_shoe_side(shoes, landed.piece.slot, body.lengths["foot_length"].cm, girth)
+
+
+def _swim(body: Body, landed: Landed) -> Flat:
     piece = landed.piece
-    hip, crotch = body.height("hip"), body.height("crotch")
-    seat = (piece.figure("hip_cm") or body.girth("hip") * 0.92) / 4
-    if piece.kind == "bikini_bottom":
-        band = landed.edge("waistband").height
-        side: list[Point] = [(seat * 0.96, band), (seat, band - 5), (3.2, crotch)]
-        return [_shape(piece, "bottom", side + mirrored(side))]
-    if piece.kind == "bikini_top":
-        bust, under = body.height("bust"), body.height("under_bust")
-        half = body.girth("bust") / 4
-        side = [(1.5, bust + 2), (7.0, bust + 9), (8.5, bust + 9), (half, bust - 1), (half, under)]
-        return [_shape(piece, "top", [(0.0, bust - 3), *side, *mirrored(side)])]
     if piece.kind == "swim_shorts":
-        band, hem = landed.edge("waistband").height, landed.edge("hem").height
-        waist = (piece.figure("waist_cm") or body.girth("high_hip") * 0.96) / 4
-        return _legs(piece, body, band, hip, crotch, hem, waist, seat * 1.1)
-    shapes = _trunk(body, landed)
-    if piece.kind == "tankini":
-        return shapes
-    # The leg line runs up from the crotch to the hip.
-    cut = [
-        Shape(
-            s.key,
-            s.slot,
-            s.role,
-            tuple((x if y > crotch + 1 else math.copysign(3.2, x), y) for x, y in s.points),
-            s.colour,
-            s.pattern,
-        )
-        for s in shapes
-    ]
-    return cut if hip > crotch else shapes
-
-
-def _extra(body: Body, landed: Landed) -> list[Shape]:
-    piece = landed.piece
-    length, width = piece.figure("length_cm"), piece.figure("width_cm")
-    match piece.kind:
-        case "belt":
-            half, wide = (
-                (length or body.girth("waist") + 15) / 4,
-                (width or BELT_CM[piece.word("belted") or "medium"]) / 2,
-            )
-            strap: list[Point] = [(-half, wide), (half, wide), (half + 2, 0.0), (half, -wide), (-half, -wide)]
-            buckle: list[Point] = [
-                (-half - 1, wide + 1),
-                (-half + 4, wide + 1),
-                (-half + 4, -wide - 1),
-                (-half - 1, -wide - 1),
-                (-half - 1, wide + 1),
-            ]
-            return [_shape(piece, "belt", strap), _seam(piece, buckle)]
-        case "necklace":
-            drop = body.height("shoulder") - landed.edge("end").height
-            arc: list[Point] = [
-                (9 * math.cos(a), -drop * abs(math.sin(a))) for a in (math.pi * i / 16 for i in range(17))
-            ]
-            bead: list[Point] = [
-                (1.6 * math.cos(a), -drop - 1.6 + 1.6 * math.sin(a)) for a in (math.tau * i / 12 for i in range(12))
-            ]
-            return [_seam(piece, arc), _shape(piece, "pendant", bead)]
-        case "scarf":
-            half, wide = (length or 170.0) / 4, (width or 30.0) / 4
-            return [_shape(piece, "scarf", [(-wide, half), (wide, half), (wide, -half), (-wide, -half)])]
-        case "bag":
-            handle: list[Point] = [
-                (12 * math.cos(a), 12 + 22 * math.sin(a)) for a in (math.pi * i / 14 for i in range(15))
-            ]
-            return [_seam(piece, handle), _shape(piece, "bag", [(-16, 12), (16, 12), (19, -12), (-19, -12)])]
-        case "hat":
-            return [
-                _shape(piece, "hat", [(-20, 0), (-10, 2), (-8.5, 12), (8.5, 12), (10, 2), (20, 0), (10, -2), (-10, -2)])
-            ]
-        case "socks":
-            tall = sock_top(piece, 0.0).cm
-            sock: list[Point] = [(-4, tall), (4, tall), (4, 6), (13, 3), (14, 0), (-4, 0), (-5, 4)]
-            return [
-                _shape(piece, "left", [(x - 13, y) for x, y in sock]),
-                _shape(piece, "right", [(x + 7, y) for x, y in sock]),
-            ]
-        case "watch" | "bracelet":
-            ring: list[Point] = [(3.2 * math.cos(a), 1.4 * math.sin(a)) for a in (math.tau * i / 24 for i in range(25))]
-            face: list[Point] = [
-                (1.6 * math.cos(a), 1.6 * math.sin(a) - 1.4) for a in (math.tau * i / 16 for i in range(16))
-            ]
-            band = [*ring, *((0.8 * x, 0.55 * y) for x, y in reversed(ring))]
-            found = [_shape(piece, piece.kind, band)]
-            return [*found, _shape(piece, "face", face)] if piece.kind == "watch" else found
-        case "ring":
-            loop: list[Point] = [(1.0 * math.cos(a), 0.5 * math.sin(a)) for a in (math.tau * i / 20 for i in range(21))]
-            stone: list[Point] = [(-0.35, 0.45), (0.0, 0.95), (0.35, 0.45), (0.0, 0.3)]
-            return [_seam(piece, loop), _shape(piece, "stone", stone)]
-        case "bra":
-            half, low = body.girth("under_bust") / 4, -6.0
-            cup: list[Point] = [(0.0, -3.0), (half * 0.35, 4.0), (half * 0.75, 4.5), (half, 0.0), (half, low)]
-            strap_: list[Point] = [(half * 0.55, 4.5), (half * 0.55, 14.0)]
-            straps = [_seam(piece, strap_, "strap"), _seam(piece, [(-x, y) for x, y in strap_], "strap, left")]
-            return [_shape(piece, "bra", cup + mirrored(cup)), *straps]
-        case "underslip":
-            low = landed.edge("end").height - landed.shoes.lift
-            top, half = body.height("bust") + 6.0, body.girth("bust") / 4.2
-            side: list[Point] = [(half * 0.7, top), (half, top - 8.0), (half * 1.12, low)]
-            strap_ = [(half * 0.6, top), (half * 0.6, body.height("shoulder"))]
-            straps = [_seam(piece, strap_, "strap"), _seam(piece, [(-x, y) for x, y in strap_], "strap, left")]
-            return [_shape(piece, "slip", side + mirrored(side)), *straps]
-        case "smoothing_shorts":
-            at = body.height
-            legs_ = Piece.of({"is": "leggings", "colour": colour_of(piece)})
-            waist_, seat_ = body.girth("waist") / 4.4, body.girth("hip") / 4.4
-            drawn = _legs(legs_, body, at("waist"), at("hip"), at("crotch"), at("mid_thigh"), waist_, seat_)
-            return [Shape(s.key, piece.slot, s.role, s.points, s.colour, None) for s in drawn]
-        case "earrings":
-            drop_: list[Point] = [(-6, 2), (-4.4, -2), (-6, -4), (-7.6, -2)]
-            return [_shape(piece, "left", drop_), _shape(piece, "right", [(x + 12, y) for x, y in drop_])]
-        case _:
-            legs = Piece.of({"is": "leggings", **({"colour": piece.word("colour")} if piece.word("colour") else {})})
-            at = body.height
-            return _legs(
-                legs,
-                body,
-                at("waist"),
-                at("hip"),
-                at("crotch"),
-                2.0,
-                body.girth("waist") / 4.4,
-                body.girth("hip") / 4.4,
-            )
-
-
-_DRAW: dict[str, Callable[[Body, Landed], list[Shape]]] = {
-    "bottom": _bottom,
-    "top": _trunk,
-    "layer": _trunk,
-    "one_piece": _trunk,
-    "shoes": _shoe,
-    "swim": _swim,
-    "extra": _extra,
-}
+        legs = _legs_frame(body, landed, landed.edge("waistband").height)
+        return Flat(draw_legs(_cloth(piece, "legs"), legs), legs=legs)
+    chest = (piece.figure("chest_cm") or body.girth("bust") * 0.9) / 4
+    under = (piece.figure("under_bust_cm") or body.girth("under_bust") * 0.92) / 4
+    waist = (piece.figure("waist_cm") or body.girth("waist") * 0.92) / 4
+    seat = (piece.figure("hip_cm") or body.girth("hip") * 0.92) / 4
+    at = {name: body.height(name) for name in ("shoulder", "bust", "under_bust", "waist", "high_hip", "hip", "crotch")}
+    half = _through(
+        [(at["bust"], chest), (at["under_bust"], under), (at["waist"], waist), (at["hip"], seat), (at["crotch"], seat)]
+    )
+    return Flat(sewn_swim(piece, Levels.on(body, 0.0, half), piece.slot))

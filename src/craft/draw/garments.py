@@ -2,12 +2,17 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable, Hashable, Iterable
 from dataclasses import replace
+from functools import lru_cache, partial
 
+from craft.draw.bib import draw_bib
 from craft.draw.bottom import draw_bottom
 from craft.draw.extras import draw_extras
+from craft.draw.figure import draw_figure
+from craft.draw.frames import Cloth
 from craft.draw.layer import draw_layer
-from craft.draw.shapes import Point, Shape
+from craft.draw.shapes import Shape
 from craft.draw.shoes import draw_shoes
 from craft.draw.skirt import draw_skirt
 from craft.draw.swim import draw_swim
@@ -16,23 +21,67 @@ from craft.look import Outfit
 from craft.look.readings import BENEATH
 
 
-def draw_look(outfit: Outfit) -> tuple[Shape, ...]:
+class _Drawing:
+    """A drawing that can be made, told from others by what it is drawn from: while a hem moves, all but one piece are what
+    they were a moment ago."""
+
+    __slots__ = ("_hash", "made_from", "make")
+
+    def __init__(self, make: Callable[[], Iterable[Shape]], *made_from: Hashable) -> None:
+        self.make, self.made_from, self._hash = make, made_from, hash(made_from)
+
+    def __hash__(self) -> int:
+        return self._hash
+
+    def __eq__(self, other: object) -> bool:
+        return isinstance(other, _Drawing) and self.made_from == other.made_from
+
+
+@lru_cache(maxsize=2048)
+def _made(drawing: _Drawing) -> tuple[Shape, ...]:
+    return tuple(drawing.make())
+
+
+def draw_look(outfit: Outfit, *, back: bool = False) -> tuple[Shape, ...]:
     """Every garment of a look, in the order to paint them: what lies under comes first."""
-    shoes = draw_shoes(outfit)
-    bottom = _below(outfit)
-    top = _of_its_piece(outfit, draw_top(outfit))
-    inside = outfit.bottom is not None and outfit.bottom.inside
-    legs = outfit.bottom is not None and outfit.bottom.has_legs
+    top_on, bottom_on = outfit.top, outfit.bottom
+
+    def kept(name: str, make: Callable[[], Iterable[Shape]], *parts: Hashable) -> tuple[Shape, ...]:
+        return _made(_Drawing(make, name, outfit.body, outfit.lift, back, *parts))
+
+    shoes = kept("shoes", lambda: draw_shoes(outfit, back=back), outfit.shoes)
+    bottom = _of_its_piece(outfit, kept("bottom", lambda: _below(outfit, back=back), bottom_on))
+    top = _of_its_piece(outfit, kept("top", lambda: draw_top(outfit), top_on, bottom_on))
+    inside = bottom_on is not None and bottom_on.inside
+    legs = bottom_on is not None and bottom_on.has_legs
     # A skirt hangs over a tall shaft; a leg goes over it or into it.
     below = bottom + shoes if inside else shoes + bottom
     bib = outfit.one_piece is not None and outfit.one_piece.kind == "dungarees"
-    middle = top + below + _bib(outfit) if bib and legs else below + top
-    layers = tuple(shape for at, layer in enumerate(outfit.layers) for shape in draw_layer(outfit, layer, at))
-    extras = draw_extras(outfit)
-    skin = tuple(shape for shape in extras if shape.slot in (*BENEATH, "tights", "socks"))
-    under = tuple(shape for shape in extras if shape.key in ("belt", "buckle"))
-    over = tuple(shape for shape in extras if shape not in (*skin, *under))
+    in_one = outfit.one_piece is not None and not (outfit.look.piece("top") or outfit.look.piece("bottom"))
+    # Of a dress the skirt is sewn over the bodice's edge.
+    middle = top + below + _bib(outfit) if bib and legs else top + below if in_one else below + top
+    layers: tuple[Shape, ...] = ()
+    for at, layer in enumerate(outfit.layers):
+        layers += kept(f"layer{at}", partial(draw_layer, outfit, layer, at), layer)
+    extras = kept("extras", lambda: draw_extras(outfit), tuple(outfit.extras.items()), bottom_on, outfit.sock)
+    beneath = (*BENEATH, "tights", "socks")
+    skin = tuple(shape for shape in extras if shape.slot in beneath)
+    under = tuple(shape for shape in extras if shape.slot == "belt")
+    over = tuple(shape for shape in extras if shape.slot not in (*beneath, "belt"))
     return skin + draw_swim(outfit) + middle + under + layers + over
+
+
+#: Shoes that show the foot in them.
+_SHOWS_FOOT = ("sandals",)
+
+
+def draw_dressed(outfit: Outfit) -> tuple[Shape, ...]:
+    """The figure and everything on it, in the order to paint: what stands behind the neck before the figure."""
+    worn = draw_look(outfit)
+    shoes = outfit.shoes.piece
+    figure = draw_figure(outfit.body, outfit.lift, shod=shoes is not None and shoes.kind not in _SHOWS_FOOT)
+    behind = tuple(shape for shape in worn if shape.key.endswith("_behind"))
+    return (*behind, *figure, *(shape for shape in worn if not shape.key.endswith("_behind")))
 
 
 def _bib(outfit: Outfit) -> tuple[Shape, ...]:
@@ -40,25 +89,18 @@ def _bib(outfit: Outfit) -> tuple[Shape, ...]:
     bottom, body, lift = outfit.bottom, outfit.body, outfit.lift
     if bottom is None:
         return ()
-    low, high = bottom.waistband.cm - 0.5, body.height("bust") + lift - 2.0
-    half = body.half_breadth(body.height("waist")) * 0.72
-    shoulder = body.height("shoulder") + lift + 0.4
-    area: list[Point] = [(half, low), (half * 0.82, high), (-half * 0.82, high), (-half, low)]
-    strap: list[Point] = [
-        (half * 0.8, high - 2),
-        (half * 0.5, high - 2),
-        (half * 0.62, shoulder),
-        (half * 0.9, shoulder - 0.6),
-    ]
-    parts = [("bib", area), ("strap_bib_right", strap), ("strap_bib_left", [(-x, y) for x, y in strap])]
-    return tuple(Shape(key, "one_piece", "cloth", tuple(points), bottom.colour) for key, points in parts)
+    high, shoulder = body.height("bust") + lift + 1.0, body.height("shoulder") + lift + 0.6
+    half = body.half_breadth(body.height("waist")) * 0.74
+    return draw_bib(
+        Cloth(bottom.piece, "one_piece", "bib", bottom.colour), half, bottom.waistband.cm - 0.5, high, shoulder
+    )
 
 
-def _below(outfit: Outfit) -> tuple[Shape, ...]:
+def _below(outfit: Outfit, *, back: bool = False) -> tuple[Shape, ...]:
     bottom = outfit.bottom
     if bottom is None:
         return ()
-    return _of_its_piece(outfit, draw_bottom(outfit) if bottom.has_legs else draw_skirt(outfit, bottom))
+    return draw_bottom(outfit, back=back) if bottom.has_legs else draw_skirt(outfit, bottom)
 
 
 def _of_its_piece(outfit: Outfit, shapes: tuple[Shape, ...]) -> tuple[Shape, ...]:

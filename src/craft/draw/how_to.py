@@ -4,8 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from craft.draw.figure import draw_figure
-from craft.draw.garments import draw_look
+from craft.draw.garments import draw_dressed
 from craft.draw.shapes import Point, Shape
 from craft.look import Outfit, compose
 
@@ -140,6 +139,5 @@ def _so_far(outfit: Outfit, act: _Act) -> tuple[Shape, ...]:
     """Trunk, bottom and top with the tuck as far as it is made; arms and what is worn over them are left off."""
     look = outfit.look.changed("top", tuck=act.so_far, **({"neck": "crew"} if act.behind else {}))
     made = compose(outfit.body, look, outfit.schools)
-    trunk = [shape for shape in draw_figure(outfit.body, outfit.lift) if shape.key == "trunk"]
-    worn = [shape for shape in draw_look(made) if shape.slot in ("top", "bottom")]
-    return (*trunk, *(shape for shape in worn if not shape.key.startswith("sleeve")))
+    kept = [shape for shape in draw_dressed(made) if shape.key == "trunk" or shape.slot in ("top", "bottom")]
+    return tuple(shape for shape in kept if not shape.key.startswith("sleeve"))

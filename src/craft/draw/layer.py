@@ -2,21 +2,29 @@
 
 from __future__ import annotations
 
-from craft.draw.figure import SHOULDER_SLOPE, arm_path, neck_half, shoulder_line
-from craft.draw.shapes import Point, Shape, along, flipped, mirrored, steps
-from craft.draw.top import part_of
+from dataclasses import replace
+
+from craft.draw.collars import LAPELS, lapels
+from craft.draw.figure import SHOULDER_SLOPE, armpit_of, neck_half, shoulder_line
+from craft.draw.frames import Cloth, Trunk
+from craft.draw.shapes import Fold, Point, Run, Shape, area, flip, folds, lines, other_side, oval, steps
+from craft.draw.top import sleeve_on
+from craft.draw.trunk import draw_sleeves, draw_trunk, made, welts
+from craft.draw.weave import light_of, opacity_of, thread, weave_of
 from craft.look import Outfit
 from craft.wear import WornLayer
-from craft.wear.openings import sleeve_share
+from craft.wear.openings import BELT_CM, sleeve_share
 
 #: How far a layer stands off the body at each side, cm: its own, and by volume (0 to 4) (W).
 STANDS_OFF, BY_VOLUME = 0.9, 0.9
-#: Half the gap of an open front at chest and hem, as a share of the half breadth.
-GAP_TOP, GAP_HEM = 0.30, 0.62
+#: Half the gap of an open front at chest and hem, as a share of the half breadth (W).
+GAP_TOP, GAP_HEM = 0.30, 0.52
 #: A neck at most this deep is drawn round, cm.
 ROUND_TO = 6.0
 #: How deep a closed front opens at the neck, cm, by kind.
 NECK_DEPTH = {"blazer": 26.0, "waistcoat": 24.0, "coat": 20.0, "cardigan": 20.0, "jacket": 9.0, "gilet": 6.0}
+#: Kinds without sleeves that fall over the arms.
+OVER_ARMS = ("poncho", "cape")
 
 
 def layer_half(outfit: Outfit, layer: WornLayer, height: float) -> float:
@@ -30,55 +38,183 @@ def layer_half(outfit: Outfit, layer: WornLayer, height: float) -> float:
     if on_body < body.height("hip"):
         hung = max(hip, bust * 0.9)
     if layer.belted and abs(on_body - body.height("waist")) < 8.0:
-        hung = own
+        near = abs(on_body - body.height("waist")) / 8.0
+        hung = own + (hung - own) * near**2
     return hung + STANDS_OFF + BY_VOLUME * layer.volume
+
+
+def _low(layer: WornLayer) -> float:
+    """Where it ends; what is longer than the body lies on the floor."""
+    return max(layer.hem.cm, 0.0)
+
+
+def layer_frame(outfit: Outfit, layer: WornLayer) -> Trunk:
+    """A layer as it hangs, closed."""
+    body, lift = outfit.body, outfit.lift
+    high = body.height("shoulder") + lift
+    tip = body.breadths["shoulder_breadth"].cm / 2
+    neck = neck_half(body) * 1.3
+    out = 0.6 + 0.5 * layer.volume
+    line = shoulder_line(body, lift)
+    start: Point = (neck, high + 1.1)
+    bare = layer.sleeve == "none" and layer.piece.kind not in OVER_ARMS
+    end: Point = (tip * 0.9, high - 2.2) if bare else (tip + out, high - SHOULDER_SLOPE + 0.5 - out * 0.6)
+    shoulder = [start, *((x, y + 0.7) for x, y in line if neck + 2.0 < x < end[0] - 3.0), end]
+    armpit = armpit_of(body) + lift - 1.0 * layer.volume
+    said = layer.piece.figure("neck_depth_cm")
+    depth = NECK_DEPTH.get(layer.piece.kind, 14.0) if said is None else said
+    # A shallow neck runs round; a deep one meets in a point.
+    round_neck = depth <= ROUND_TO
+    runs_round: list[Point] = [(0.0, high - depth), (neck * 0.62, high - 0.72 * depth), start]
+    dip = runs_round if round_neck else [(0.0, high - depth), start]
+    fall, inner = end[1] - armpit, min(end[0], layer_half(outfit, layer, armpit)) - 1.6
+    pit: Point = (layer_half(outfit, layer, armpit), armpit)
+    armhole = [end, (inner + 0.6, end[1] - 0.35 * fall), (inner + 0.3, end[1] - 0.68 * fall), pit]
+    side = [(layer_half(outfit, layer, h), h) for h in steps(armpit, min(_low(layer), armpit - 2.0), 6.0)]
+    low = _low(layer)
+    hem: list[Point] = [side[-1], (side[-1][0] * 0.5, low), (0.0, low), (-side[-1][0] * 0.5, low), (-side[-1][0], low)]
+    frame = Trunk(
+        dip, shoulder, armhole, side, hem, lambda height: layer_half(outfit, layer, height),
+        body.height("bust") + lift, body.height("waist") + lift, body.height("hip") + lift, volume=layer.volume,
+    )  # fmt: skip
+    if layer.piece.kind in OVER_ARMS:
+        return _over_the_arms(frame, end, low)
+    share = sleeve_share(body, layer.piece, layer.sleeve)
+    taken = 0.78 if layer.piece.flag("rolled") or layer.piece.flag("pushed") else 1.0
+    shape = "wide" if layer.piece.kind == "kimono" else layer.piece.word("sleeve_shape")
+    return replace(frame, sleeve=sleeve_on(outfit, share * taken, 0.8 + 0.5 * layer.volume, frame, shape))
+
+
+def _over_the_arms(frame: Trunk, end: Point, low: float) -> Trunk:
+    """A cape or poncho: from the shoulder it falls outside the arms, and flares."""
+    long = end[1] - low
+
+    def half(height: float) -> float:
+        down = max(0.0, min(1.0, (end[1] - height) / max(long, 1.0)))
+        return end[0] + 0.30 * long * float(down**0.8)
+
+    near: Point = (half(end[1] - 2.5), end[1] - 2.5)
+    side = [(half(h), h) for h in steps(near[1], low, 9.0)]
+    wide = side[-1][0]
+    hem: list[Point] = [side[-1], (wide * 0.6, low - 0.0), (0.0, low), (-wide * 0.6, low), (-wide, low)]
+    return replace(frame, armhole=[end, near], side=side, hem=hem, half=half)
 
 
 def draw_layer(outfit: Outfit, layer: WornLayer, at: int) -> tuple[Shape, ...]:
     """A layer: two fronts where it is open, one where it is closed, and its sleeves."""
-    body, lift = outfit.body, outfit.lift
-    high = body.height("shoulder") + lift
-    tip = body.breadths["shoulder_breadth"].cm / 2
-    neck = neck_half(body) * 1.35
-    bare = 0.9 if layer.sleeve == "none" else 1.0
-    out = 0.8 + 0.5 * layer.volume
-    shoulder: list[Point] = [p for p in shoulder_line(body, lift) if neck < p[0] < tip * bare]
-    shoulder = [(neck, high + 0.8), *shoulder, (tip * bare + out, high - SHOULDER_SLOPE - out)]
-    armpit = body.height("bust") + 0.4 * (body.height("shoulder") - body.height("bust")) + lift - 1.2 * layer.volume
-    side: list[Point] = [(layer_half(outfit, layer, h), h) for h in steps(armpit, layer.hem.cm, 2.0)]
-    colour, pattern = layer.colour, layer.piece.word("pattern")
-    key = f"layer{at}"
-    if layer.open:
-        low = side[-1][0]
-        inner: list[Point] = [(low * GAP_HEM, layer.hem.cm), (side[0][0] * GAP_TOP, armpit - 4.0), (neck, high + 0.8)]
-        front = [*shoulder, *side, *inner]
-        areas = [(f"{key}_right", front), (f"{key}_left", [(-x, y) for x, y in front])]
-        details: list[tuple[str, list[Point]]] = []
-    else:
-        said = layer.piece.figure("neck_depth_cm")
-        depth = NECK_DEPTH.get(layer.piece.kind, 14.0) if said is None else said
-        # A shallow neck runs round; a deep one meets in a point.
-        dip: list[Point] = [(neck * 0.6, high - 0.75 * depth)] if depth <= ROUND_TO else []
-        front = [(0.0, high - depth), *dip, *shoulder, *side]
-        areas = [(key, front + mirrored(front[1:]))]
-        details = [(f"{key}_front", [(0.0, high - depth), (0.0, layer.hem.cm)])]
+    frame = layer_frame(outfit, layer)
+    cloth = Cloth(layer.piece, "layer", f"layer{at}", layer.colour)
+    found = _open(cloth, frame) if layer.open else list(draw_trunk(cloth, frame))
     if layer.belted:
-        waist = body.height("waist") + lift
-        half = layer_half(outfit, layer, waist)
-        details += [(f"{key}_belt{off}", [(-half, waist + off), (half, waist + off)]) for off in (-1.6, 1.6)]
-    cloth = [Shape(name, "layer", "cloth", tuple(points), colour, pattern) for name, points in areas]
-    return (*cloth, *_sleeves(outfit, layer, key), *(Shape(n, "layer", "detail", tuple(p), colour) for n, p in details))
+        found += _belt(cloth, frame, BELT_CM[layer.belted])
+    return tuple(found)
 
 
-def _sleeves(outfit: Outfit, layer: WornLayer, key: str) -> tuple[Shape, ...]:
-    share = sleeve_share(outfit.body, layer.piece, layer.sleeve) * (0.8 if layer.piece.flag("rolled") else 1.0)
-    if share == 0:
-        return ()
-    kept = part_of(arm_path(outfit.body, outfit.lift), share)
-    room = 0.9 + 0.55 * layer.volume
-    points = along([((x + room * 0.8, y), half + room) for (x, y), half in kept])
-    colour, pattern = layer.colour, layer.piece.word("pattern")
-    return (
-        Shape(f"{key}_sleeve_right", "layer", "cloth", tuple(points), colour, pattern),
-        Shape(f"{key}_sleeve_left", "layer", "cloth", flipped(points), colour, pattern),
-    )
+def _open(cloth: Cloth, frame: Trunk) -> list[Shape]:
+    """Two fronts that hang apart, with their edges, lapels and pockets."""
+    piece, low = cloth.piece, frame.low
+    start = frame.neck[-1]
+    chest, foot = frame.half(frame.bust) * GAP_TOP, frame.half(low) * GAP_HEM
+    cutaway = piece.kind in LAPELS or piece.kind == "waistcoat"
+    corner: list[Run] = [[(foot, low), (foot * 0.98, low + 2.0)]]
+    if cutaway:
+        corner = [[(foot + 4.5, low), (foot + 1.4, low + 1.0), (foot, low + 4.5)]]
+    end = corner[-1][-1]
+    inner: Run = [end, (chest * 1.12, (frame.bust + low) / 2 + 4.0), (chest, frame.bust), start]
+    side = frame.side
+    runs: list[Run] = [frame.shoulder, frame.armhole, side, [side[-1], corner[0][0]], *corner, inner]
+    right = area(
+        f"{cloth.key}_right", cloth.slot, runs, cloth.colour,
+        weave=weave_of(piece, cloth.colour), light=light_of(piece), opacity=opacity_of(piece),
+    )  # fmt: skip
+    x, high = start
+    behind: list[Run] = [[(-x, high), (0.0, high - 2.0), (x, high)], [(x, high), (x * 0.8, high + 1.6)],
+                         [(x * 0.8, high + 1.6), (0.0, high + 0.6), (-x * 0.8, high + 1.6)], [(-x * 0.8, high + 1.6), (-x, high)]]  # fmt: skip
+    inside = area(f"{cloth.key}_behind", cloth.slot, behind, thread(cloth.colour, 0.25))
+    # Lapels bring the back of their own collar.
+    found = [*([] if piece.kind in LAPELS else [inside]), *draw_sleeves(cloth, frame.sleeve), right, other_side(right, f"{cloth.key}_left", runs)]
+    how, ink = made(cloth), thread(cloth.colour)
+    seams: list[Run] = []
+    if piece.kind in ("blazer", "coat", "waistcoat"):
+        seams.append(
+            [
+                (frame.half(h) * 0.66, h)
+                for h in (frame.bust - 1.5, frame.waist, max(low + 1.0, frame.hip + 4.0))
+                if h > low
+            ]
+        )
+    if how.rib or piece.kind in ("kimono", "duster"):
+        wide = 2.6
+        seams.append([(px + wide, py) for px, py in inner])
+    if how.rib:
+        seams += [
+            [
+                (foot + (side[-1][0] - foot) * part, low),
+                (foot + (frame.half(low + how.rib) - foot) * part, low + how.rib),
+            ]
+            for part in (0.12, 0.24, 0.36, 0.48, 0.6, 0.72, 0.84, 0.95)
+        ]
+        seams.append([(foot, low + how.rib), (frame.half(low + how.rib), low + how.rib)])
+    bent = [
+        Fold(
+            (frame.half(frame.bust) * 0.96, frame.bust + 2.0),
+            (frame.half(frame.bust) * 0.66, frame.bust - 9.0),
+            0.8,
+            0.5,
+        )
+    ]
+    if piece.kind not in ("blazer", "waistcoat", "jacket") and frame.waist - low > 18:
+        bent.append(Fold((side[-1][0] * 0.78, low + 1.0), (frame.half(frame.waist) * 0.8, frame.waist + 2.0), 0.6, 0.8))
+    for name, mirrored in (("right", False), ("left", True)):
+        clip = f"{cloth.key}_{name}"
+        if seams:
+            drawn = [flip(run) for run in seams] if mirrored else seams
+            found.append(lines(f"{cloth.key}_seams_{name}_front", cloth.slot, "seam", drawn, ink, clip=clip))
+        own = [Fold((-a[0], a[1]), (-b[0], b[1]), -bow, wide) for a, b, bow, wide in bent] if mirrored else bent
+        found.append(folds(f"{cloth.key}_folds_{name}", cloth.slot, own, ink, clip=clip))
+        if how.welts:
+            pockets = [run for run in welts(frame, how.welts) if (run[0][0] < 0) == mirrored]
+            found.append(lines(f"{cloth.key}_pockets_{name}_front", cloth.slot, "edge", pockets, ink, clip=clip))
+    if piece.kind in LAPELS:
+        found += lapels(cloth, frame, chest * 1.02)
+    if how.buttons:
+        y0, y1 = (frame.bust - 14.0, frame.bust - 24.0) if piece.kind in LAPELS else (frame.bust + 4.0, low + 6.0)
+        gap = chest * 1.1
+        spots: list[Run] = []
+        for step in range(how.buttons):
+            y = y0 + (y1 - y0) * step / max(how.buttons - 1, 1)
+            if y > low + 3.0:
+                spots += oval(-gap - 1.4, y, 0.75, 0.75)
+        if spots:
+            found.append(lines(f"{cloth.key}_buttons_front", cloth.slot, "edge", spots, ink))
+    return found
+
+
+def _belt(cloth: Cloth, frame: Trunk, wide: float) -> list[Shape]:
+    """The belt of a belted layer, knotted in the middle."""
+    y, half = frame.waist, frame.half(frame.waist) + 0.2
+    high, low = y + wide / 2, y - wide / 2
+    band: list[Run] = [
+        [(half, high), (0.0, high - 0.4), (-half, high)],
+        [(-half, high), (-half, low)],
+        [(-half, low), (0.0, low - 0.4), (half, low)],
+        [(half, low), (half, high)],
+    ]
+    end: list[Run] = [
+        [(-1.4, high - 0.6), (1.2, high - 0.2)],
+        [(1.2, high - 0.2), (3.6, y - 8.0), (3.2, y - 16.0)],
+        [(3.2, y - 16.0), (0.4, y - 16.6)],
+        [(0.4, y - 16.6), (0.6, y - 8.0), (-1.4, low - 0.6)],
+    ]
+    parts = (("belt", band), ("belt_end_front", end))
+    return [
+        area(
+            f"{cloth.key}_{name}",
+            cloth.slot,
+            runs,
+            cloth.colour,
+            weave=weave_of(cloth.piece, cloth.colour),
+            light="form",
+        )
+        for name, runs in parts
+    ]

@@ -16,9 +16,13 @@ from scipy.interpolate import PchipInterpolator
 from craft.body import Body
 from craft.body.proportions import CHIN_FRACTION
 from craft.draw.bottom import HANGS_BROAD, outer
+from craft.draw.figure import armpit_of
+from craft.draw.frames import Cloth
 from craft.draw.layer import layer_half
-from craft.draw.shapes import Point, Shape, steps
+from craft.draw.shapes import Point, Run, Shape, area, lines, moved, steps
+from craft.draw.shoes import draw_shoe_side
 from craft.draw.top import top_half
+from craft.draw.weave import light_of, opacity_of, thread, weave_of
 from craft.look import Outfit
 from craft.wear import WornBottom, WornLayer
 
@@ -101,72 +105,116 @@ def draw_profile(outfit: Outfit) -> tuple[Shape, ...]:
     >>> from craft.body import Measures
     >>> from craft.look import Look, compose
     >>> worn = compose(Body.of(Measures.of({"stature": 165})), Look.of([{"is": "jeans"}, {"is": "tee"}]))
-    >>> [shape.slot for shape in draw_profile(worn)]
-    ['body', 'body', 'body', 'bottom', 'top']
+    >>> list(dict.fromkeys(shape.slot for shape in draw_profile(worn)))
+    ['body', 'bottom', 'top']
     """
-    worn = [*_shoes(outfit), *_bottom(outfit), *_top(outfit)]
-    if outfit.top is not None and outfit.top.tucked:
-        worn.sort(key=lambda shape: shape.slot == "bottom")
+    top, bottom = _top(outfit), _bottom(outfit)
+    tucked = outfit.top is not None and outfit.top.tucked
+    inside = outfit.bottom is not None and outfit.bottom.inside
+    clothes = (*top, *bottom) if tucked else (*bottom, *top)
+    worn = (*clothes, *_shoes(outfit)) if inside else (*_shoes(outfit), *clothes)
     return (*_body(outfit), *worn, *_layers(outfit))
 
 
 def _body(outfit: Outfit) -> tuple[Shape, ...]:
+    """Head, trunk and legs in one contour: from the throat down the front, round the foot, up the back to the nape."""
     body, lift = outfit.body, outfit.lift
-    side = side_of(body)
-    heights = steps(body.height("shoulder"), body.height("ankle_bone"), 2.0)
-    trunk = [*((side.front(h), h + lift) for h in heights), *((side.back(h), h + lift) for h in reversed(heights))]
-    chin, crown = body.stature * CHIN_FRACTION + lift, body.stature + lift
-    half = body.girth("neck") / (2 * math.pi)
-    high = body.height("shoulder") + lift
-    neck: list[Point] = [(half, chin + 3), (half - 1, high - 2), (-half - 2, high + 1), (-half, chin + 5)]
-    middle, tall = (crown + chin) / 2, (crown - chin) / 2
-    turns = [2 * math.pi * turn / 40 for turn in range(40)]
-    head = [(1.5 + 0.8 * tall * math.sin(turn), middle + tall * math.cos(turn)) for turn in turns]
-    foot = _foot(outfit, 0.0)
+    side, at = side_of(body), body.height
+    chin, tall = body.stature * CHIN_FRACTION + lift, body.stature * (1 - CHIN_FRACTION)
+    deep, neck, high = body.stature * 0.056, body.girth("neck") / (2 * math.pi), at("shoulder")
+    heights = _apart(
+        {*steps(high - 6.0, at("ankle_bone") + 2.0, 7.0), *(at(level) for level in BEFORE if level != "shoulder")}
+    )
+    heights = [h for h in heights if at("ankle_bone") + 1.5 < h <= high - 6.0]
+    front: Run = [
+        (neck * 0.5, chin + 5.0),
+        (neck * 0.8, chin - 1.2),
+        (neck * 0.72, high + lift + 0.6),
+        *((side.front(h), h + lift) for h in heights),
+    ]
+    behind: Run = [
+        *((side.back(h), h + lift) for h in reversed(heights)),
+        (side.back(high - 3.0) * 0.96, high + lift - 0.5),
+        (-neck * 1.28, high + lift + 4.2),
+        (-neck * 1.1, chin + 2.0),
+        (-neck * 0.8, chin + 10.0),
+    ]
+    shape = [
+        (0.1, 1.0),
+        (0.6, 0.945),
+        (0.95, 0.79),
+        (1.06, 0.61),
+        (1.04, 0.45),
+        (1.03, 0.28),
+        (0.95, 0.1),
+        (0.78, 0.012),
+        (0.52, 0.03),
+    ]
+    nape = [
+        (0.2, 0.16),
+        (-0.1, 0.24),
+        (-0.5, 0.26),
+        (-0.82, 0.38),
+        (-1.0, 0.56),
+        (-0.96, 0.76),
+        (-0.62, 0.94),
+        (0.1, 1.0),
+    ]
+    head = [(deep * x - 0.5, chin + tall * y) for x, y in (*shape, *nape)]
+    sole = _foot(outfit)
+    trunk: list[Run] = [front, [front[-1], sole[0]], sole, [sole[-1], behind[0]], behind, [behind[-1], front[0]]]
+    ear: Run = [
+        (-1.2, chin + tall * 0.52),
+        (0.3, chin + tall * 0.56),
+        (0.5, chin + tall * 0.44),
+        (-0.7, chin + tall * 0.34),
+        (-1.2, chin + tall * 0.42),
+    ]
     return (
-        Shape("trunk", "body", "skin", (*trunk, *foot)),
-        Shape("neck", "body", "skin", tuple(neck)),
-        Shape("head", "body", "skin", tuple(head)),
+        area("trunk", "body", trunk, role="skin"),
+        area("head", "body", [head], role="skin"),
+        lines("lines", "body", "skinline", [ear]),
     )
 
 
-def _foot(outfit: Outfit, room: float) -> list[Point]:
-    """The foot from the back of the ankle down to the sole and up the instep, `room` cm of shoe round it."""
+def _apart(heights: set[float]) -> list[float]:
+    kept: list[float] = []
+    for height in sorted(heights, reverse=True):
+        if not kept or kept[-1] - height > 2.2:
+            kept.append(height)
+    return kept
+
+
+def _foot(outfit: Outfit) -> Run:
+    """The foot from the instep over the toes and the sole round the heel to behind the ankle."""
     long, bone = outfit.body.lengths["foot_length"].cm, outfit.body.height("ankle_bone")
     heel, ball = outfit.lift, max(0.0, outfit.shoes.platform)
-    behind, ahead = -0.26 * long - room, 0.72 * long + room
     side = side_of(outfit.body)
     return [
-        (behind, bone * 0.5 + heel),
-        (behind + 0.6, heel),
-        (0.1 * long, heel * 0.75 + ball * 0.25),
-        (0.42 * long, ball),
-        (ahead, ball),
-        (ahead, ball + 1.8),
-        (0.5 * long, ball + 3.6 + room),
-        (side.front(bone) + room, bone + heel),
+        (side.front(bone) + 0.5, bone + heel - 0.5),
+        (0.24 * long, ball + 0.65 * heel + 5.0),
+        (0.5 * long, ball + 3.2 + 0.15 * heel),
+        (0.68 * long, ball + 2.0),
+        (0.73 * long, ball + 0.9),
+        (0.70 * long, ball),
+        (0.44 * long, ball),
+        (0.1 * long, heel * 0.7 + ball * 0.3 + 0.6),
+        (-0.18 * long, heel),
+        (-0.255 * long, heel + 1.4),
+        (-0.245 * long, heel + 3.6),
+        (side.back(bone) - 0.2, bone + heel + 1.0),
     ]
 
 
 def _shoes(outfit: Outfit) -> tuple[Shape, ...]:
+    """The right shoe, as it lies on the rack, on this foot."""
     shoes, body = outfit.shoes, outfit.body
-    if shoes.piece is None:
-        return ()
-    long, ball = body.lengths["foot_length"].cm, max(0.0, shoes.platform)
-    sole: list[Point] = [(-0.26 * long - 0.4, outfit.lift), (-0.26 * long, 0.0), (-0.12 * long, 0.0)]
-    sole += [(-0.1 * long, outfit.lift * 0.6), (0.36 * long, 0.0), (0.74 * long, 0.0), (0.73 * long, ball)]
-    sole += [(0.42 * long, ball), (0.1 * long, outfit.lift * 0.8)]
-    upper = _foot(outfit, 0.5)
-    if shoes.is_boot:
-        side, ease = side_of(body), max(0.0, shoes.shaft_ease or 0.0) / (2 * math.pi) + 0.4
-        rising = steps(shoes.cover.cm, body.height("ankle_bone") + outfit.lift + 1.0, 2.0)
-        front = [(side.front(h - outfit.lift) + ease, h) for h in reversed(rising)]
-        upper = [*upper, *front, *((side.back(h - outfit.lift) - ease, h) for h in rising)]
-    colour = shoes.colour
-    return (
-        Shape("sole", "shoes", "sole", tuple(sole), colour),
-        Shape("upper", "shoes", "cloth", tuple(upper), colour),
+    long = body.lengths["foot_length"].cm
+    leg = body.leg_girth(max(min(shoes.cover.cm - shoes.heel, body.height("calf")), 8.0)) + max(
+        0.0, shoes.shaft_ease or 0.0
     )
+    drawn = draw_shoe_side(shoes, "shoes", long, leg)
+    return tuple(moved(shape, -0.27 * long) for shape in drawn)
 
 
 def _hung(outfit: Outfit, heights: list[float], ease: Callable[[float], float], volume: float) -> list[Point]:
@@ -185,15 +233,47 @@ def _hung(outfit: Outfit, heights: list[float], ease: Callable[[float], float], 
     return front + back[::-1]
 
 
+def _closed(cloth: Cloth, points: list[Point]) -> Shape:
+    """Front and back of a garment closed at neck or band and hem."""
+    half = len(points) // 2
+    front, behind = points[:half], points[half:]
+    above: Run = [behind[-1], front[0]]
+    if cloth.slot != "bottom":
+        (x0, y0), (x1, _) = behind[-1], front[0]
+        above = [behind[-1], (x0 * 0.62 + x1 * 0.38, y0 + 2.2), (x0 * 0.3 + x1 * 0.7, y0 + 1.2), front[0]]
+    runs: list[Run] = [front, [front[-1], behind[0]], behind, above]
+    piece = cloth.piece
+    return area(
+        cloth.key,
+        cloth.slot,
+        runs,
+        cloth.colour,
+        weave=weave_of(piece, cloth.colour),
+        light=light_of(piece),
+        opacity=opacity_of(piece),
+    )
+
+
 def _bottom(outfit: Outfit) -> tuple[Shape, ...]:
     bottom = outfit.bottom
     if bottom is None:
         return ()
-    heights = steps(bottom.waistband.cm, max(bottom.hem.cm, 0.0), 2.0)
+    heights = steps(bottom.waistband.cm, max(bottom.hem.cm, 0.0), 5.0)
     points = _hung(outfit, heights, partial(_bottom_ease, outfit, bottom), bottom.volume)
     if bottom.has_legs:
         points = [(_within_leg(outfit, bottom, x, height), height) for x, height in points]
-    return (Shape("bottom", bottom.piece.slot, "cloth", tuple(points), bottom.colour, bottom.piece.word("pattern")),)
+    half = len(points) // 2
+    middle = [((a + b) / 2, h) for (a, h), (b, _) in zip(points[:half], reversed(points[half:]), strict=True)]
+    cloth = Cloth(bottom.piece, bottom.piece.slot, "bottom", bottom.colour)
+    band: Run = [(points[1][0], bottom.waistband.cm - 3.5), (points[-2][0], bottom.waistband.cm - 3.5)]
+    seams: list[Run] = [middle, band]
+    if bottom.has_legs and bottom.piece.kind != "leggings":
+        x, y = middle[1][0], bottom.waistband.cm - 3.6
+        seams.append([(points[1][0] * 0.5 + x * 0.5, y), (x + 0.6, y - 12.0)])
+    return (
+        _closed(cloth, points),
+        lines("bottom_seams", cloth.slot, "seam", seams, thread(bottom.colour), clip="bottom"),
+    )
 
 
 def _bottom_ease(outfit: Outfit, bottom: WornBottom, height: float) -> float:
@@ -221,24 +301,44 @@ def _top(outfit: Outfit) -> tuple[Shape, ...]:
     if top is None:
         return ()
     body, lift = outfit.body, outfit.lift
-    hem = top.hem.cm
+    hem = max(top.hem.cm, 0.0)
     if outfit.bottom is not None and top.tucked and top.front.cm == top.side.cm:
         hem = outfit.bottom.waistband.cm - 0.4 - top.blouse
 
     def ease(height: float) -> float:
         return max(0.3, top_half(outfit, top, height) - body.half_breadth(max(height - lift, body.height("crotch"))))
 
-    points = _hung(outfit, steps(body.height("shoulder") + lift, hem, 2.0), ease, top.volume)
-    return (Shape("top", top.piece.slot, "cloth", tuple(points), top.colour, top.piece.word("pattern")),)
+    points = _hung(outfit, steps(body.height("shoulder") + lift - 0.5, hem, 5.0), ease, top.volume)
+    cloth = Cloth(top.piece, top.piece.slot, "top", top.colour)
+    return (_closed(cloth, points), _armhole(outfit, cloth))
 
 
 def _layers(outfit: Outfit) -> tuple[Shape, ...]:
     high = outfit.body.height("shoulder") + outfit.lift
     found = []
     for at, layer in enumerate(outfit.layers):
-        points = _hung(outfit, steps(high, layer.hem.cm, 2.0), partial(_layer_ease, outfit, layer), layer.volume)
-        found.append(Shape(f"layer{at}", "layer", "cloth", tuple(points), layer.colour, layer.piece.word("pattern")))
+        points = _hung(outfit, steps(high, max(layer.hem.cm, 0.0), 5.0), partial(_layer_ease, outfit, layer), layer.volume)
+        cloth = Cloth(layer.piece, "layer", f"layer{at}", layer.colour)
+        found += [_closed(cloth, points), _armhole(outfit, cloth)]
     return tuple(found)
+
+
+def _armhole(outfit: Outfit, cloth: Cloth) -> Shape:
+    """Where the arm, which is left out here, comes out of the garment."""
+    body, lift, side = outfit.body, outfit.lift, side_of(outfit.body)
+    high, low = body.height("shoulder") - 1.0, armpit_of(body) - 3.0
+    middle = (side.front(low) + side.back(low)) / 2
+    wide = body.girth("upper_arm") * 0.21
+    ring: Run = [
+        (middle, high + lift),
+        (middle + wide, (high + low) / 2 + 2.0 + lift),
+        (middle + wide * 0.8, low + 1.5 + lift),
+        (middle, low + lift),
+        (middle - wide * 0.9, low + 2.0 + lift),
+        (middle - wide * 0.9, (high + low) / 2 + 2.0 + lift),
+        (middle, high + lift),
+    ]
+    return lines(f"{cloth.key}_armhole", cloth.slot, "seam", [ring], thread(cloth.colour), clip=cloth.key)
 
 
 def _layer_ease(outfit: Outfit, layer: WornLayer, height: float) -> float:

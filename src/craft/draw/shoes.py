@@ -1,67 +1,443 @@
-"""Shoes as seen from the front: upper, sole, heel, shaft and strap."""
+"""Shoes: from the front on the foot, from the side on the rack. One row a kind; toe, heel, vamp and strap by their words."""
 
 from __future__ import annotations
 
-from craft.draw.shapes import Point, Shape, flipped, steps
+from typing import NamedTuple
+
+from craft.body import Body
+from craft.draw.figure import leg_inside, leg_outside
+from craft.draw.shapes import Point, Role, Run, Shape, area, flip, lines, oval, steps
+from craft.draw.weave import mixed, thread
 from craft.look import Outfit
+from craft.wear import WornShoes
 
-#: How broad a toe ends, over the shoe's breadth.
-TOE_ENDS = {"round": 0.86, "square": 0.98, "almond": 0.62, "pointed": 0.26}
+#: How a toe ends, over the shoe's half breadth: how broad a little above the sole, and how broad at its tip (W).
+TOES = {"round": (0.97, 0.66), "square": (0.98, 0.92), "almond": (0.84, 0.40), "pointed": (0.66, 0.10)}
+#: How far a toe reaches beyond the foot, cm.
+REACHES = {"pointed": 2.4, "almond": 1.1, "square": 0.4, "round": 0.0}
 
 
-def draw_shoes(outfit: Outfit) -> tuple[Shape, ...]:
+class Last(NamedTuple):
+    """How a kind is made (W): how deep its throat is cut, 0 (closed) to 1 (down to the toes); a saddle, laces, straps over
+    the foot; open behind; open at the toe; a band of rubber round its sole."""
+
+    throat: float = 0.0
+    saddle: bool = False
+    laces: bool = False
+    bands: int = 0
+    open_back: bool = False
+    open_toe: bool = False
+    rubber: bool = False
+    tall: bool = False
+
+
+LASTS = {
+    "trainers": Last(0.15, laces=True, rubber=True),
+    "flats": Last(0.82),
+    "loafers": Last(0.42, saddle=True),
+    "mules": Last(0.3, open_back=True),
+    "slingbacks": Last(0.86, open_back=True),
+    "pumps": Last(0.84),
+    "sandals": Last(1.0, bands=2, open_back=True, open_toe=True),
+    "ankle_boots": Last(tall=True),
+    "sock_boots": Last(tall=True),
+    "tall_boots": Last(tall=True),
+    "over_knee_boots": Last(tall=True),
+}
+
+
+def draw_shoes(outfit: Outfit, *, back: bool = False) -> tuple[Shape, ...]:
     """Both shoes, standing on the floor: nothing where none are worn. Points in cm, x from the middle, y from the floor."""
-    shoes, body, lift = outfit.shoes, outfit.body, outfit.lift
+    shoes = outfit.shoes
     if shoes.piece is None:
         return ()
-    centre = body.leg_centre(0.0) + 0.5
-    half = shoes.breadth / 2
-    sole = shoes.platform
-    toe = TOE_ENDS[shoes.toe]
+    found: list[Shape] = []
+    for key, role, runs, colour in (_behind if back else _front)(outfit.body, outfit.lift, shoes):
+        for side, mirrored in (("right", False), ("left", True)):
+            own = [flip(run) for run in runs] if mirrored else runs
+            name = f"{key}_{side}"
+            if role in ("seam", "edge"):
+                found.append(lines(name, "shoes", role, own, colour))
+            elif role == "bare":
+                found.append(area(name, "shoes", own, role="bare"))
+            else:
+                found.append(area(name, "shoes", own, colour, role=role, light="leather" if role == "cloth" else None))
+    return tuple(found)
+
+
+_Part = tuple[str, Role, list[Run], str]
+
+
+def _front(body: Body, lift: float, shoes: WornShoes) -> list[_Part]:
+    """The right shoe as it is seen from the front: what stands behind first."""
+    kind = shoes.piece.kind if shoes.piece else ""
+    last = LASTS.get(kind, Last())
+    centre, half, sole = body.leg_centre(0.0) + 1.0, shoes.breadth / 2, max(shoes.platform, 0.5)
+    broad, tip = TOES[shoes.toe]
     bone = body.height("ankle_bone") + lift
-    low = min(shoes.cover.cm, bone)
-    # The vamp from its top down over the ball of the foot to the toe.
-    ball = sole + 0.45 * (low - sole)
-    side: list[tuple[float, float]] = [
-        (half * 0.80, low),
-        (half * 0.98, ball),
-        (half, sole + 1.2),
-        (half * (0.35 + 0.6 * toe), sole),
-    ]
-    if shoes.is_boot:
-        ease = shoes.shaft_ease or 0.0
-        shaft = [
-            (body.leg_half_breadth(h - lift) + max(0.4, 0.17 * ease) * _narrowing(h, bone, shoes.cover.cm), h)
-            for h in steps(shoes.cover.cm, bone, 2.0)
-        ]
-        side = shaft + side[1:]
-    colour = shoes.colour
-    shape: list[Point] = [(centre + x, y) for x, y in side] + [(centre - x, y) for x, y in reversed(side)]
-    if shoes.is_boot:
-        # The leg stands a little nearer to the midline than the foot.
-        shape = [(x + body.leg_centre(max(y - lift, 0.0)) - centre if y > bone else x, y) for x, y in shape]
-    found = [("upper", "cloth", shape)]
+    ankle = body.leg_centre(max(bone - lift, 0.0))
+    wide = body.leg_half_breadth(body.height("ankle_bone")) + 0.5
+    # Seen from the front a foot on a heel slopes towards us: its top stands higher above the ground.
+    low = min(shoes.cover.cm, bone + 1.0)
+    instep = max(sole + 4.2, 0.55 * bone + 0.35 * shoes.heel)
+    dark = mixed(shoes.colour, "#1d1712", 0.45)
+    found: list[_Part] = []
     if shoes.heel - shoes.platform > 1.5:
-        thin = 0.28 if shoes.piece.word("heel_shape") == "stiletto" else 0.55
-        found.insert(0, ("heel", "sole", _box(centre, half * thin, 0.0, shoes.heel * 0.9)))
-    if sole > 0.3:
-        found.append(("sole", "sole", _box(centre, half * (0.5 + 0.5 * toe), 0.0, sole)))
+        found.append(("heel", "sole", _heel_front(centre, half, shoes), dark))
+    top = bone + 0.6 if last.tall or not last.throat else low
+    side: Run = [
+        (ankle + wide, top),
+        (centre + half * 0.93, instep * 0.72),
+        (centre + half * 1.02, sole + 2.2),
+        (centre + half * broad, sole),
+    ]
+    foot: Run = [
+        (centre + half * broad, sole),
+        (centre + half * tip, sole - 0.12 * (1 if sole > 0.6 else 0)),
+        (centre - half * tip, sole),
+        (centre - half * broad, sole),
+    ]
+    inner: Run = [
+        (centre - half * broad, sole),
+        (centre - half * 1.0, sole + 2.2),
+        (centre - half * 0.9, instep * 0.72),
+        (ankle - wide, top),
+    ]
+    if last.tall:
+        found.append(("upper", "cloth", _shaft(body, lift, shoes, side, foot, inner), shoes.colour))
+    elif last.bands:
+        found += _bands(centre, half, sole, instep, ankle, wide, shoes)
+    else:
+        # The throat dips from both sides to the vamp.
+        dip = sole + 2.6 + (1 - last.throat) * (low - sole - 2.6)
+        throat: Run = [
+            (ankle - wide, top),
+            (centre - half * 0.6, dip + (top - dip) * 0.36),
+            (centre, dip),
+            (centre + half * 0.6, dip + (top - dip) * 0.36),
+            (ankle + wide, top),
+        ]
+        found.append(("upper", "cloth", [throat, side, foot, inner], shoes.colour))
+    base: list[Run] = [[(centre - half * broad, sole), (centre + half * broad, sole)], [(centre + half * broad, sole), (centre + half * broad * 0.97, 0.0)],
+                       [(centre + half * broad * 0.97, 0.0), (centre - half * broad * 0.97, 0.0)], [(centre - half * broad * 0.97, 0.0), (centre - half * broad, sole)]]  # fmt: skip
+    found.append(("sole", "sole", base, "#efe9dc" if last.rubber else dark))
+    found += _on_the_vamp(last, shoes, centre, half, sole, low, instep)
     if shoes.strap is not None:
-        leg = body.leg_half_breadth(shoes.strap - lift) + 0.2
+        leg, at, wide_leg = shoes.strap - lift, body.leg_centre(shoes.strap - lift), 0.0
+        wide_leg = body.leg_half_breadth(leg) + 0.25
+        strap: list[Run] = [[(at - wide_leg, shoes.strap + 0.7), (at, shoes.strap + 0.3), (at + wide_leg, shoes.strap + 0.7)], [(at + wide_leg, shoes.strap + 0.7), (at + wide_leg, shoes.strap - 0.5)],
+                            [(at + wide_leg, shoes.strap - 0.5), (at, shoes.strap - 0.9), (at - wide_leg, shoes.strap - 0.5)]]  # fmt: skip
+        found.append(("strap", "cloth", strap, shoes.colour))
+    return found
+
+
+def _behind(body: Body, lift: float, shoes: WornShoes) -> list[_Part]:
+    """The right shoe as it is seen from behind: counter or shaft, and the heel before all else."""
+    last = LASTS.get(shoes.piece.kind if shoes.piece else "", Last())
+    if last.tall:
+        front = _front(body, lift, shoes)
+        return [part for part in front if part[0] not in ("heel", "vamp")] + [
+            part for part in front if part[0] == "heel"
+        ]
+    centre, half = body.leg_centre(0.0) + 0.5, shoes.breadth / 2
+    dark = mixed(shoes.colour, "#1d1712", 0.45)
+    seat, top = max(shoes.heel, 0.8), shoes.heel + (6.2 if last.laces else 5.4)
+    wide = body.leg_half_breadth(body.height("ankle_bone")) + 0.5
+    found: list[_Part] = []
+    if shoes.heel > 2.5:
+        # The front of the shoe stands on the ground beyond the heel.
+        fore: list[Run] = [[(centre - half * 0.7, seat * 0.55), (centre + half * 0.7, seat * 0.55)], [(centre + half * 0.7, seat * 0.55), (centre + half * 0.95, 1.4), (centre + half * 0.8, 0.0)],
+                           [(centre + half * 0.8, 0.0), (centre - half * 0.8, 0.0)], [(centre - half * 0.8, 0.0), (centre - half * 0.95, 1.4), (centre - half * 0.7, seat * 0.55)]]  # fmt: skip
+        found.append(("fore", "sole", fore, mixed(shoes.colour, "#1d1712", 0.25)))
+    if not last.open_back:
+        counter: list[Run] = [[(centre - wide, top), (centre, top - 0.7), (centre + wide, top)], [(centre + wide, top), (centre + half * 0.8, seat + 2.0), (centre + half * 0.74, seat)],
+                              [(centre + half * 0.74, seat), (centre - half * 0.74, seat)], [(centre - half * 0.74, seat), (centre - half * 0.8, seat + 2.0), (centre - wide, top)]]  # fmt: skip
+        found.append(("upper", "cloth", counter, shoes.colour))
+        found.append(("counter", "seam", [[(centre, top - 0.7), (centre, seat)]], thread(shoes.colour, 0.6)))
+    elif shoes.piece is not None and shoes.piece.kind == "slingbacks":
+        sling: list[Run] = [[(centre - wide, top - 0.6), (centre, top - 1.2), (centre + wide, top - 0.6)], [(centre + wide, top - 0.6), (centre + wide, top - 1.7)],
+                            [(centre + wide, top - 1.7), (centre, top - 2.3), (centre - wide, top - 1.7)]]  # fmt: skip
+        found.append(("sling", "cloth", sling, shoes.colour))
+    word = shoes.piece.word("heel_shape") if shoes.piece else None
+    thin = 0.74 if seat < 2.6 else {"stiletto": 0.15, "wedge": 0.74}.get(word or "", 0.2 if shoes.heel > 8 else 0.5)
+    heel: list[Run] = [[(centre - half * 0.74, seat), (centre + half * 0.74, seat)], [(centre + half * 0.74, seat), (centre + half * (thin + 0.1), seat * 0.6), (centre + half * thin, 0.0)],
+                       [(centre + half * thin, 0.0), (centre - half * thin, 0.0)], [(centre - half * thin, 0.0), (centre - half * (thin + 0.1), seat * 0.6), (centre - half * 0.74, seat)]]  # fmt: skip
+    return [*found, ("heel", "sole", heel, "#efe9dc" if last.rubber else dark)]
+
+
+def _heel_front(centre: float, half: float, shoes: WornShoes) -> list[Run]:
+    """The heel behind the foot, seen between sole and ground."""
+    word = shoes.piece.word("heel_shape") if shoes.piece else None
+    thin = {"stiletto": 0.16, "wedge": 0.8, "platform": 0.62}.get(word or "", 0.22 if shoes.heel > 8 else 0.5)
+    high = shoes.heel * 0.95
+    return [[(centre - half * 0.6, high), (centre + half * 0.6, high)], [(centre + half * 0.6, high), (centre + half * thin * 1.15, high * 0.4), (centre + half * thin, 0.0)],
+            [(centre + half * thin, 0.0), (centre - half * thin, 0.0)], [(centre - half * thin, 0.0), (centre - half * thin * 1.15, high * 0.4), (centre - half * 0.6, high)]]  # fmt: skip
+
+
+def _shaft(body: Body, lift: float, shoes: WornShoes, side: Run, foot: Run, inner: Run) -> list[Run]:
+    """A boot's shaft about the leg, with its ease."""
+    top, bone = shoes.cover.cm, body.height("ankle_bone") + lift
+    ease = max(0.35, 0.17 * (shoes.shaft_ease or 0.0))
+    rises = steps(top, bone + 1.5, 6.0) if top > bone + 4.0 else [top]
+
+    def off(height: float) -> float:
+        return ease * (0.5 + 0.5 * max(0.0, min(1.0, (height - bone) / max(top - bone, 1.0)))) + 0.15
+
+    right = [(leg_outside(body, h - lift) + off(h), h) for h in rises]
+    left = [(leg_inside(body, h - lift) - off(h), h) for h in rises]
+    # Two shafts do not pass through each other.
+    left = [(max(x, 0.25), y) for x, y in left]
+    outer, within = [*right, *side[1:]], [*inner[:-1], *reversed(left)]
+    mouth: Run = [left[0], ((left[0][0] + right[0][0]) / 2, top - 0.7), right[0]]
+    return [mouth, outer, foot, within]
+
+
+def _bands(
+    centre: float, half: float, sole: float, instep: float, ankle: float, wide: float, shoes: WornShoes
+) -> list[_Part]:
+    """Bands over a bare foot: one over the toes, one over the instep."""
+    found: list[_Part] = []
+    for at, (y, tall, reach) in enumerate(((sole + 1.6, 1.9, 1.0), (instep * 0.8, 1.7, 0.86))):
+        a, b = centre - half * reach, centre + half * reach
+        band: list[Run] = [
+            [(a, y + tall), (centre, y + tall + 0.9), (b, y + tall)],
+            [(b, y + tall), (b, y)],
+            [(b, y), (centre, y + 0.9), (a, y)],
+            [(a, y), (a, y + tall)],
+        ]
+        found.append((f"upper{at}" if at else "upper", "cloth", band, shoes.colour))
+    return found
+
+
+def _on_the_vamp(
+    last: Last, shoes: WornShoes, centre: float, half: float, sole: float, low: float, instep: float
+) -> list[_Part]:
+    """What is sewn on: a saddle, laces, a toe cap, the seam of a shaft."""
+    ink = thread(shoes.colour, 0.6)
+    found: list[Run] = []
+    if last.saddle:
+        y = sole + 0.52 * (low - sole)
+        found += [[(centre - half * 0.94, y - 0.6), (centre, y + 0.9), (centre + half * 0.94, y - 0.6)], [(centre - half * 0.9, y + 1.0), (centre, y + 2.4), (centre + half * 0.9, y + 1.0)],
+                  [(centre - half * 0.66, sole + 0.9), (centre - half * 0.4, y - 1.2), (centre, y - 0.5), (centre + half * 0.4, y - 1.2), (centre + half * 0.66, sole + 0.9)],
+                  [(centre - 0.9, y + 1.0), (centre + 0.9, y + 1.0)]]  # fmt: skip
+    if last.laces:
+        found += [
+            [(centre - half * 0.34, y), (centre, y + 0.35), (centre + half * 0.34, y)]
+            for y in (sole + 2.6, sole + 3.9, sole + 5.2)
+        ]
         found.append(
-            ("strap", "cloth", _box(body.leg_centre(shoes.strap - lift), leg, shoes.strap - 0.6, shoes.strap + 0.6))
+            [
+                (centre - half * 0.8, sole + 0.4),
+                (centre - half * 0.4, sole + 2.2),
+                (centre + half * 0.4, sole + 2.2),
+                (centre + half * 0.8, sole + 0.4),
+            ]
         )
-    shapes = []
-    for key, role, points in found:
-        shapes.append(Shape(f"{key}_right", "shoes", role, tuple(points), colour))  # type: ignore[arg-type]
-        shapes.append(Shape(f"{key}_left", "shoes", role, flipped(points), colour))  # type: ignore[arg-type]
-    return tuple(shapes)
+    if last.tall and shoes.piece is not None and shoes.piece.kind == "ankle_boots":
+        found.append([(centre + half * 0.4, low + 2.0), (centre + half * 0.5, instep * 0.9)])
+        found.append([(centre + half * 0.74, low + 2.0), (centre + half * 0.72, instep * 0.9)])
+    return [("vamp", "seam", found, ink)] if found else []
 
 
-def _narrowing(height: float, bone: float, top: float) -> float:
-    """A shaft stands off the leg most at its top."""
-    return 0.5 + 0.5 * max(0.0, min(1.0, (height - bone) / max(top - bone, 1.0)))
+def draw_shoe_side(shoes: WornShoes, slot: str, long: float, shaft_girth: float) -> tuple[Shape, ...]:
+    """One shoe from the side, toe to the right, as it lies on the rack: heel at x = 0. `long` is the foot's length."""
+    piece = shoes.piece
+    if piece is None:
+        return ()
+    last = LASTS.get(piece.kind, Last())
+    colour, dark = shoes.colour, mixed(shoes.colour, "#1d1712", 0.45)
+    heel, ball = max(shoes.heel, 0.6), max(min(shoes.platform, shoes.heel), 0.5)
+    tip = long + REACHES[shoes.toe]
+    toe_tall = {"round": 4.3, "square": 3.4, "almond": 3.2, "pointed": 2.3}[shoes.toe] + (
+        0.6 if shoes.bulk == "chunky" else 0.0
+    )
+    found: list[Shape] = [*_sole_side(shoes, slot, long, tip, heel, ball, "#efe9dc" if last.rubber else dark)]
+    found += _upper_side(shoes, slot, last, long, tip, heel, ball, toe_tall, shaft_girth, colour)
+    return tuple(found)
 
 
-def _box(centre: float, half: float, low: float, high: float) -> list[Point]:
-    return [(centre - half, high), (centre + half, high), (centre + half * 0.96, low), (centre - half * 0.96, low)]
+def _sole_side(
+    shoes: WornShoes, slot: str, long: float, tip: float, heel: float, ball: float, colour: str
+) -> list[Shape]:
+    """Sole and heel in one outline; a wedge is filled, a stiletto thin."""
+    word = shoes.piece.word("heel_shape") if shoes.piece else None
+    toe_up = ball + (0.9 if ball < 2 else 0.3)
+    if heel - ball < 1.6 or word == "wedge":
+        runs: list[Run] = [
+            [(0.2, heel), (long * 0.3, heel * 0.9 + ball * 0.1), (long * 0.62, ball), (tip - 0.6, toe_up)],
+            [(tip - 0.6, toe_up), (tip - 0.4, ball * 0.4), (tip - 2.2, 0.0)],
+            [(tip - 2.2, 0.0), (0.8, 0.0)],
+            [(0.8, 0.0), (0.0, heel * 0.5), (0.2, heel)],
+        ]
+        return [area("sole", slot, runs, colour, role="sole")]
+    thick = 0.9
+    wide = {"stiletto": 1.1, "block": 5.4, "platform": 5.2}.get(
+        word or "", 4.4 if heel < 5.5 else 2.4 if heel < 8 else 1.3
+    )
+    plate: list[Run] = [
+        [
+            (0.2, heel),
+            (long * 0.26, heel - 0.4),
+            (long * 0.46, (heel + ball) / 2),
+            (long * 0.66, ball),
+            (tip - 0.6, toe_up),
+        ],
+        [(tip - 0.6, toe_up), (tip - 0.5, 0.4), (tip - 2.6, 0.0)],
+        [(tip - 2.6, 0.0), (long * 0.64, 0.0)],
+        [
+            (long * 0.64, 0.0),
+            (long * 0.44, (heel + ball) / 2 - thick),
+            (long * 0.27, heel - thick - 0.5),
+            (0.3, heel - thick),
+        ],
+    ]
+    block: list[Run] = [
+        [(0.2, heel - 0.2), (max(wide, 4.2), heel - 0.7)],
+        [(max(wide, 4.2), heel - 0.7), (wide + 0.7, heel * 0.5), (wide + 0.5, 0.0)],
+        [(wide + 0.5, 0.0), (0.6, 0.0)],
+        [(0.6, 0.0), (0.5, heel * 0.45), (0.2, heel - 0.2)],
+    ]
+    return [area("heel", slot, block, colour, role="sole"), area("sole", slot, plate, colour, role="sole")]
+
+
+def _upper_side(
+    shoes: WornShoes,
+    slot: str,
+    last: Last,
+    long: float,
+    tip: float,
+    heel: float,
+    ball: float,
+    toe_tall: float,
+    shaft_girth: float,
+    colour: str,
+) -> list[Shape]:
+    ink = thread(colour, 0.6)
+    top = shoes.cover.cm
+    front_toe: Run = [
+        (long * 0.70, ball + toe_tall + 0.8),
+        (tip - 3.2, ball + toe_tall),
+        (tip - 0.2, ball + 1.6),
+        (tip - 0.5, ball + 0.6),
+    ]
+    under: Run = [(tip - 0.5, ball + 0.6), (long * 0.64, ball), (long * 0.3, heel * 0.92 + ball * 0.08), (0.3, heel)]
+    counter = heel + 5.4
+    if last.tall:
+        shaft = max(9.6, shaft_girth * 0.36)
+        ankle = heel + 8.0
+        outline: list[Run] = [[(0.2, heel), (-0.2, heel + 3.0), (0.9, ankle), (0.2 if top < ankle + 14 else -0.6, (ankle + top) / 2 + 2.0), (0.0, top)],
+                              [(0.0, top), (shaft, top + 0.4)],
+                              [(shaft, top + 0.4), (shaft * 0.98, (ankle + top) / 2 + 2.0), (10.2, ankle + 0.6), (12.6, heel * 0.6 + 7.6), *front_toe], under]  # fmt: skip
+        drawn = [area("shoe", slot, outline, colour, light="leather")]
+        kind = shoes.piece.kind if shoes.piece else ""
+        more: list[Run] = []
+        if kind == "ankle_boots":
+            more += [
+                [(4.4, top), (5.2, heel + 6.5)],
+                [(8.4, top), (7.6, heel + 6.5)],
+                [(5.2, heel + 6.5), (7.6, heel + 6.5)],
+            ]
+        elif kind != "sock_boots":
+            more += [
+                [(0.6, ankle - 1), (3.6, heel + 4.4), (5.0, heel + 0.6)],
+                [(shaft * 0.5, top), (shaft * 0.5, ankle + 3.0)],
+            ]
+        else:
+            more += [[(0.2, top - 1.4), (shaft, top - 1.0)], [(0.2, top - 2.6), (shaft, top - 2.2)]]
+        return [*drawn, lines("shoe_seams", slot, "seam", more, ink, clip="shoe")] if more else drawn
+    if last.bands:
+        found = [area("shoe", slot, [[(long * 0.58, ball + 0.3), (long * 0.62, ball + 4.2), (long * 0.74, ball + 4.4), (long * 0.8, ball + 0.4)], [(long * 0.8, ball + 0.4), (long * 0.58, ball + 0.3)]], colour, light="leather"),
+                 area("band", slot, [[(long * 0.3, heel * 0.8 + 0.4), (long * 0.34, heel * 0.7 + 6.2), (long * 0.42, heel * 0.6 + 6.0), (long * 0.42, heel * 0.6 + 0.6)], [(long * 0.42, heel * 0.6 + 0.6), (long * 0.3, heel * 0.8 + 0.4)]], colour, light="leather")]  # fmt: skip
+        return [
+            *found,
+            area(
+                "counter",
+                slot,
+                [
+                    [(0.3, heel), (0.0, heel + 3.0), (0.6, heel + 6.0)],
+                    [(0.6, heel + 6.0), (long * 0.35, heel * 0.7 + 5.6)],
+                    [(long * 0.35, heel * 0.7 + 5.6), (1.8, heel + 4.6), (1.8, heel + 0.2)],
+                ],
+                colour,
+            ),
+        ]
+    vamp_x = long * (0.42 + 0.22 * last.throat)
+    vamp_y = ball + toe_tall + (1.0 if last.throat > 0.6 else 2.2 + (heel - ball) * 0.15)
+    if last.laces:
+        counter, vamp_y = heel + 6.2, ball + toe_tall + 3.6
+    if piece_is(shoes, "slingbacks"):
+        throat: list[Run] = [
+            [(0.3, counter - 1.0), (long * 0.28, heel * 0.75 + 3.6), (long * 0.36, heel * 0.6 + 3.0)],
+            [(long * 0.36, heel * 0.6 + 3.0), (long * 0.5, ball + toe_tall * 0.9), (vamp_x, vamp_y)],
+            [(vamp_x, vamp_y), *front_toe[1:]],
+        ]
+        body: list[Run] = [
+            *throat[1:],
+            [front_toe[-1], (long * 0.64, ball), (long * 0.34, heel * 0.85)],
+            [(long * 0.34, heel * 0.85), (long * 0.36, heel * 0.6 + 3.0)],
+        ]
+        sling: list[Run] = [
+            [
+                (long * 0.36, heel * 0.6 + 3.0),
+                (long * 0.2, heel + 4.6),
+                (0.2, counter),
+                (0.5, counter - 1.1),
+                (long * 0.2, heel + 3.6),
+                (long * 0.36, heel * 0.6 + 2.2),
+            ],
+            [(long * 0.36, heel * 0.6 + 2.2), (long * 0.36, heel * 0.6 + 3.0)],
+        ]
+        return [area("shoe", slot, body, colour, light="leather"), area("sling", slot, sling, colour)]
+    start: Point = (long * 0.3, heel * 0.9 + 0.4) if last.open_back else (0.2, heel)
+    behind: Run = (
+        [start, (start[0] + 0.4, heel + 3.0), (start[0] + 1.6, counter)]
+        if last.open_back
+        else [start, (-0.5, heel + 2.4), (0.5, counter)]
+    )
+    line: Run = [
+        behind[-1],
+        (long * 0.24, counter - 1.5 * (1 - 0.4 * last.throat)),
+        (long * 0.36, (counter + vamp_y) / 2 - 1.2),
+        (vamp_x, vamp_y),
+    ]
+    outline = [behind, line, [(vamp_x, vamp_y), *front_toe[(1 if vamp_x > long * 0.6 else 0) :]], [*under[:-1], start]]
+    drawn = [area("shoe", slot, outline, colour, light="leather")]
+    more = []
+    if last.saddle:
+        more += [
+            [(vamp_x + 0.6, vamp_y - 0.5), (long * 0.5, ball + 2.6), (long * 0.44, ball + 1.0)],
+            [(vamp_x + 3.2, vamp_y - 1.3), (long * 0.62, ball + 2.4), (long * 0.56, ball + 0.9)],
+            [(vamp_x + 2.0, vamp_y - 1.0), (tip - 5.0, ball + toe_tall - 0.2), (tip - 3.0, ball + 1.4)],
+        ]
+    if last.laces:
+        more += [
+            [(vamp_x - 1.6 + at * 2.1, vamp_y + 0.2 - at * 1.0), (vamp_x - 3.0 + at * 2.1, vamp_y - 2.4 - at * 0.9)]
+            for at in range(3)
+        ]
+        more += [
+            [(long * 0.68, ball + toe_tall), (long * 0.76, ball + 0.8)],
+            [(1.0, heel + 3.6), (5.0, heel + 2.6), (6.4, heel + 0.4)],
+        ]
+    if shoes.strap is not None:
+        y = heel + 9.0
+        drawn.append(
+            area(
+                "strap",
+                slot,
+                [
+                    [(0.4, y + 0.8), (10.0, y + 0.2)],
+                    [(10.0, y + 0.2), (10.0, y - 1.0)],
+                    [(10.0, y - 1.0), (0.6, y - 0.4)],
+                    [(0.6, y - 0.4), (0.4, y + 0.8)],
+                ],
+                colour,
+            )
+        )
+        more.append([(0.7, counter), (0.6, y)])
+        more += oval(8.6, y - 0.3, 0.7, 0.7)
+    return [*drawn, lines("shoe_seams", slot, "seam", more, ink)] if more else drawn
+
+
+def piece_is(shoes: WornShoes, kind: str) -> bool:
+    """Whether these shoes are of a kind."""
+    return shoes.piece is not None and shoes.piece.kind == kind

@@ -14,7 +14,8 @@ from craft.draw.tape import TapeLine, tape_on
 from craft.measuring.ageing import due_on
 from studio.bodies.known import Known, known_of, measures_from, open_session
 from studio.bodies.models import MeasuringSession, Reading
-from studio.bodies.shapes import DeskOut, LastOut, MeasureOut, TapeOut, outline, quantity_out, reading_out, session_out
+from studio.bodies.shapes import DeskOut, LastOut, MeasureOut, TapeOut, quantity_out, reading_out, session_out
+from studio.drawings import undressed
 from studio.people.models import Client, Member
 from studio.stored import readable
 
@@ -38,7 +39,7 @@ def desk_of(member: Member, client_id: Any) -> DeskOut:
     return DeskOut(
         session=session_out(session) if session else None,
         measures=[_measure(name, body, known.get(name), before.get(name), today.get(name, [])) for name in MEASURES],
-        outline=outline(body),
+        outline=undressed(body),
         stature=round(body.stature, 1),
         due_on=due_on(measured["last"].date()) if measured["last"] else None,
         sessions=measured["sessions"],

@@ -13,7 +13,7 @@ from craft.measuring.ageing import due_on
 from craft.measuring.change import Change, compare, doubtful_after
 from studio.bodies.known import figure_of
 from studio.bodies.models import MeasuringSession, Reading
-from studio.bodies.shapes import Outline, outline
+from studio.drawings import DrawnShape, undressed
 from studio.people.models import Client, Member
 from studio.schemas import Copied
 
@@ -66,8 +66,8 @@ class ComparisonOut(BaseModel):
     after: int
     changes: list[ChangeOut]
     doubtful: list[DoubtfulOut]
-    outline_before: list[Outline]
-    outline_after: list[Outline]
+    outline_before: list[DrawnShape]
+    outline_after: list[DrawnShape]
     stature: float
 
 
@@ -143,8 +143,8 @@ def comparison_of(member: Member, client_id: Any, before_id: int, after_id: int)
             )
             for found in doubtful_after(changes, held)
         ],
-        outline_before=outline(body_then),
-        outline_after=outline(body_now),
+        outline_before=undressed(body_then),
+        outline_after=undressed(body_now),
         stature=max(body_then.stature, body_now.stature),
     )
 

@@ -8,9 +8,9 @@ from uuid import UUID
 
 from pydantic import BaseModel, Field, StringConstraints
 
-from craft.body import Body, Quantity
-from craft.draw import draw_figure
+from craft.body import Quantity
 from studio.bodies.models import MeasuringSession, Reading
+from studio.drawings import DrawnShape
 from studio.schemas import Copied, Refusal, Unit
 
 Origin = Literal["measured", "repeated", "carried", "aged", "said", "described", "estimated"]
@@ -151,18 +151,11 @@ class SessionOut(Copied):
     guardian: str
 
 
-class Outline(BaseModel):
-    """One area of the figure, cm: x to the right of the midline, y above the floor."""
-
-    key: str
-    points: list[list[float]]
-
-
 class DeskOut(BaseModel):
     session: SessionOut | None
     measures: list[MeasureOut]
     #: The figure as it is known today, barefoot and undressed.
-    outline: list[Outline]
+    outline: list[DrawnShape]
     stature: float
     due_on: date | None
     sessions: int
@@ -211,11 +204,3 @@ def session_out(session: MeasuringSession) -> SessionOut:
         present=consent.get("present", ""),
         guardian=consent.get("guardian", ""),
     )
-
-
-def outline(body: Body) -> list[Outline]:
-    """The undressed figure."""
-    return [
-        Outline(key=shape.key, points=[[round(x, 1), round(y, 1)] for x, y in shape.points])
-        for shape in draw_figure(body)
-    ]

@@ -13,8 +13,9 @@ from craft.assessment import picture
 from craft.body.measures import label
 from craft.schools import SAYS
 from craft.units import Unit, format_length
+from studio.drawings import drawn
 from studio.looks import services
-from studio.looks.assessment import AssessmentOut, assessment_out, drawn
+from studio.looks.assessment import AssessmentOut, assessment_out
 from studio.looks.shapes import (
     ComparedOut,
     GoesOut,
@@ -145,14 +146,14 @@ def _listed(how: str, titles: list[str]) -> list[str]:
 def profile(request: MemberRequest, client_id: UUID, given: Pieces) -> Any:
     """These pieces on the client's body, turned: from the side and from behind."""
     side, back = services.turned_for(request.user, client_id, _asked(given))
-    return answer(ProfileOut(shapes=[drawn(shape) for shape in side], back=[drawn(shape) for shape in back]))
+    return answer(ProfileOut(shapes=drawn(side), back=drawn(back)))
 
 
 @router.post("/clients/{uuid:client_id}/tuck", response=HowTo)
 def tuck(request: MemberRequest, client_id: UUID, given: Pieces) -> Any:
     """How the tuck of these pieces is made, in drawn steps on this body; none where nothing is tucked."""
     steps = services.how_to_tuck(request.user, client_id, _asked(given))
-    return answer(HowTo(steps=[TuckStepOut.of(step, shapes=[drawn(shape) for shape in step.shapes]) for step in steps]))
+    return answer(HowTo(steps=[TuckStepOut.of(step, shapes=drawn(step.shapes)) for step in steps]))
 
 
 @router.post("/clients/{uuid:client_id}/compare", response=ComparedOut)
@@ -167,7 +168,7 @@ def compare(request: MemberRequest, client_id: UUID, given: Several) -> Any:
                     score=round(judgement.score, 3),
                     leading=[finding.title for finding in judgement.leading],
                     height=outfit.height,
-                    shapes=[drawn(shape) for shape in picture(outfit)],
+                    shapes=drawn(picture(outfit)),
                     differs=list(differs),
                 )
                 for outfit, judgement, differs in told.looks

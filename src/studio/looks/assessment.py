@@ -6,7 +6,6 @@ and reading it back through the interface's schemas took a third of the request.
 
 from __future__ import annotations
 
-from functools import lru_cache
 from typing import Any, Literal
 
 from pydantic import BaseModel
@@ -16,14 +15,13 @@ from craft.advise.figures import figures_worn
 from craft.assessment import Assessment, picture
 from craft.body import Body
 from craft.body.measures import HEIGHTS, label
-from craft.cloth.colour import hex_of
 from craft.cloth.words import figure_name, said
-from craft.draw import Shape
 from craft.judge import Finding
 from craft.look import Outfit
 from craft.look.register import AT_REST, WALKING, at_ease_in
 from craft.schools import Schools
 from craft.units import Unit
+from studio.drawings import DrawnShape, drawn
 from studio.schemas import Copied
 
 
@@ -75,15 +73,6 @@ class FindingOut(Copied):
     liked: bool
     outranked: bool
     mend: MendOut | None = None
-
-
-class DrawnShape(BaseModel):
-    key: str
-    slot: str
-    role: Literal["skin", "cloth", "sole", "detail"]
-    points: list[list[float]]
-    colour: str | None = None
-    pattern: str | None = None
 
 
 class FigureOut(BaseModel):
@@ -162,7 +151,7 @@ def assessment_out(assessment: Assessment, unit: Unit) -> AssessmentOut:
         verdict=judgement.verdict if dressed else None,
         score=round(judgement.score, 3) if dressed else None,
         leading=[finding.title for finding in judgement.leading],
-        shapes=[drawn(shape) for shape in picture(outfit)],
+        shapes=drawn(picture(outfit)),
     )
 
 
@@ -194,20 +183,6 @@ def _finding(finding: Finding, mend: Mend | None, unit: Unit, schools: Schools) 
         mend=MendOut.of(mend, unit, change=dict(mend.change), score=round(mend.score, 3))
         if mend and finding.stance == "against"
         else None,
-    )
-
-
-@lru_cache(maxsize=512)
-def drawn(shape: Shape) -> DrawnShape:
-    """A shape as the screen draws it. While a hem moves, all but one are those of the question before."""
-    # Our own points, of the right shape by construction: a rack has ten thousand of them.
-    return DrawnShape.model_construct(
-        key=shape.key,
-        slot=shape.slot,
-        role=shape.role,
-        points=[[round(x, 1), round(y, 1)] for x, y in shape.points],
-        colour=hex_of(shape.colour) if shape.colour else None,
-        pattern=shape.pattern,
     )
 
 

@@ -10,7 +10,7 @@ from ninja import Schema
 from pydantic import BaseModel, Field
 
 from craft.formats.look_form import FiledSetting, LookFacts
-from studio.looks.assessment import DrawnShape
+from studio.drawings import DrawnShape
 from studio.schemas import Copied, MaybeName, PieceWords
 
 Verdict = Literal["works", "watch", "against"]

@@ -17,11 +17,11 @@ from craft.cloth.kinds import KIND
 from craft.cloth.piece import colour_of
 from craft.cloth.words import figure_name, said, unit_of
 from craft.draw.flat_lines import flat_lines
-from craft.draw.flats import draw_flat
+from craft.draw.flats import flat_of
 from craft.fit import Landed
 from craft.formats.rack_form import Facts
 from studio.charts.services import label_says
-from studio.looks.assessment import DrawnShape, drawn
+from studio.drawings import DrawnShape, drawn
 from studio.pictures.services import first_of_pieces
 from studio.rack import services
 from studio.rack.models import RackPiece
@@ -141,9 +141,9 @@ class RackDetail(BaseModel):
 
 
 @lru_cache(maxsize=8192)
-def _flat(body: Body, landed: Landed) -> list[DrawnShape]:
-    """A piece's flat, kept as long as its landing is: a rack is looked at again and again."""
-    return [drawn(shape) for shape in draw_flat(body, landed)]
+def _flat(body: Body, piece: Piece) -> list[DrawnShape]:
+    """A piece's flat, which is the same in every heel: a rack is looked at again and again."""
+    return drawn(flat_of(body, piece).shapes)
 
 
 def rack_piece_out(row: RackPiece, landed: Landed, body: Body, picture: UUID | None = None) -> RackPieceOut:
@@ -165,7 +165,7 @@ class _Row:
 def _piece_out(of: _Row, landed: Landed, body: Body) -> RackPieceOut:
     row, picture = of.row, of.picture
     piece = landed.piece
-    flat = _flat(body, landed)
+    flat = _flat(body, landed.piece)
     return RackPieceOut(
         id=row.id,
         version=row.version,

@@ -24,7 +24,7 @@ from craft.fit.zones import ZoneEase
 from craft.tryon.alter import changes
 from craft.units import Unit
 from studio.bodies.known import today
-from studio.bodies.shapes import Outline, outline
+from studio.drawings import DrawnShape, undressed
 from studio.looks.assessment import LandmarkOut, landmarks_out
 from studio.requests import MemberRequest
 from studio.schemas import Copied, Refusal, answer, file_of
@@ -65,7 +65,7 @@ class NumbersOut(BaseModel):
     client: str
     numbers: list[NumberOut]
     landmarks: list[LandmarkOut]
-    outline: list[Outline]
+    outline: list[DrawnShape]
     stature: float
     heels: bool
 
@@ -201,7 +201,7 @@ def numbers(request: MemberRequest, client_id: UUID) -> Any:
             client=shopper.name,
             numbers=[_number(number, shopper.unit) for number in services.numbers_for(shopper)],
             landmarks=landmarks_out(body),
-            outline=outline(body),
+            outline=undressed(body),
             stature=round(body.stature, 1),
             heels=shopper.heels,
         )

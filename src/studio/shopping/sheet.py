@@ -9,6 +9,7 @@ from pathlib import Path
 from typing import Any
 
 from django.template import Context, Engine
+from django.utils.safestring import mark_safe
 from weasyprint import HTML
 from weasyprint.document import Document
 from weasyprint.urls import URLFetcher
@@ -17,6 +18,7 @@ from craft.advise.shopping import Number
 from craft.body import Body
 from craft.body.measures import HEIGHTS
 from craft.draw.figure import draw_figure
+from craft.draw.svg import painted
 from craft.units import CM_PER_INCH, Unit, format_length
 from studio.settings import WEB_BUILD
 from studio.shopping.services import Shopper, numbers_for
@@ -120,9 +122,8 @@ def _drawing(body: Body, numbers: Sequence[Number], unit: Unit) -> dict[str, Any
         "right": middle + BAND,
         "elbow": middle + HALF + 1,
         "text": middle + HALF + 3,
-        "areas": [
-            " ".join(f"{middle + x:.2f},{floor - y:.2f}" for x, y in shape.points) for shape in draw_figure(body)
-        ],
+        "middle": middle,
+        "figure": mark_safe(painted(draw_figure(body))),  # noqa: S308 (our own drawing)
         "good": bands,
         "poor": [_band(heights, floor) for heights in sorted(poor)],
         "marks": [

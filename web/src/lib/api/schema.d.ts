@@ -2281,7 +2281,7 @@ export interface components {
             /** Measures */
             measures: components["schemas"]["MeasureOut"][];
             /** Outline */
-            outline: components["schemas"]["Outline"][];
+            outline: components["schemas"]["DrawnShape"][];
             /** Stature */
             stature: number;
             /** Due On */
@@ -2290,6 +2290,65 @@ export interface components {
             sessions: number;
             /** Tape */
             tape: string | null;
+        };
+        /**
+         * DrawnMark
+         * @description One mark of a cloth: a path, its colour and a line's width, mm (0 is filled).
+         */
+        DrawnMark: {
+            /** D */
+            d: string;
+            /** Colour */
+            colour: string;
+            /** Wide */
+            wide: number;
+        };
+        /**
+         * DrawnShape
+         * @description One thing to paint: `d` is an SVG path in mm of the real thing, y above the floor; `box` is left, low, right, top, cm.
+         */
+        DrawnShape: {
+            /** Key */
+            key: string;
+            /** Slot */
+            slot: string;
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "skin" | "cloth" | "sole" | "bare" | "seam" | "stitch" | "edge" | "skinline" | "fold" | "shade" | "fade";
+            /** D */
+            d: string;
+            /** Box */
+            box: number[];
+            /** Colour */
+            colour?: string | null;
+            weave?: components["schemas"]["DrawnWeave"] | null;
+            /** Light */
+            light?: ("form" | "satin" | "leather") | null;
+            /** Clip */
+            clip?: string | null;
+            /**
+             * Opacity
+             * @default 1
+             */
+            opacity: number;
+        };
+        /**
+         * DrawnWeave
+         * @description Cloth as a tile of marks, mm.
+         */
+        DrawnWeave: {
+            /** Key */
+            key: string;
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+            /** Turn */
+            turn: number;
+            /** Marks */
+            marks: components["schemas"]["DrawnMark"][];
         };
         /** LastOut */
         LastOut: {
@@ -2317,16 +2376,6 @@ export interface components {
             /** Taken On */
             taken_on: string | null;
             tape: components["schemas"]["TapeOut"];
-        };
-        /**
-         * Outline
-         * @description One area of the figure, cm: x to the right of the midline, y above the floor.
-         */
-        Outline: {
-            /** Key */
-            key: string;
-            /** Points */
-            points: number[][];
         };
         /**
          * QuantityOut
@@ -2682,9 +2731,9 @@ export interface components {
             /** Doubtful */
             doubtful: components["schemas"]["DoubtfulOut"][];
             /** Outline Before */
-            outline_before: components["schemas"]["Outline"][];
+            outline_before: components["schemas"]["DrawnShape"][];
             /** Outline After */
-            outline_after: components["schemas"]["Outline"][];
+            outline_after: components["schemas"]["DrawnShape"][];
             /** Stature */
             stature: number;
         };
@@ -3265,24 +3314,6 @@ export interface components {
             leading: string[];
             /** Shapes */
             shapes: components["schemas"]["DrawnShape"][];
-        };
-        /** DrawnShape */
-        DrawnShape: {
-            /** Key */
-            key: string;
-            /** Slot */
-            slot: string;
-            /**
-             * Role
-             * @enum {string}
-             */
-            role: "skin" | "cloth" | "sole" | "detail";
-            /** Points */
-            points: number[][];
-            /** Colour */
-            colour?: string | null;
-            /** Pattern */
-            pattern?: string | null;
         };
         /**
          * EaseOut
@@ -4834,7 +4865,7 @@ export interface components {
             /** Landmarks */
             landmarks: components["schemas"]["LandmarkOut"][];
             /** Outline */
-            outline: components["schemas"]["Outline"][];
+            outline: components["schemas"]["DrawnShape"][];
             /** Stature */
             stature: number;
             /** Heels */

@@ -4,6 +4,7 @@
   import type { Schemas } from "../api/client";
   import { studio } from "../studio.svelte";
   import { length } from "../units";
+  import Paint from "./Paint.svelte";
   import Rule from "./Rule.svelte";
   import { useScale } from "./scale.svelte";
 
@@ -16,13 +17,13 @@
   }
   interface Props {
     name: string;
-    outline: Schemas["Outline"][];
+    outline: Schemas["DrawnShape"][];
     stature: number;
     marks: Mark[];
     /** Drawn over the figure; is told where the midline lies, px. */
     over?: Snippet<[number]>;
     /** Another outline laid over it, basted: how it was. */
-    ghost?: Schemas["Outline"][];
+    ghost?: Schemas["DrawnShape"][];
     /** How far shoes lift the body off the floor, cm. */
     lift?: number;
     /** Kept free for labels at the right, px. */
@@ -37,30 +38,34 @@
     scale.tall = stature + lift + 4;
   });
   const middle = $derived(RULE + SIDE + (scale.width - RULE - SIDE - room) / 2);
-  const path = (points: number[][]) =>
-    points
-      .map(
-        ([x, y]) => `${(middle + (x ?? 0) * scale.perCm).toFixed(1)},${scale.y((y ?? 0) + lift).toFixed(1)}`,
-      )
-      .join(" ");
+  const mm = $derived(scale.perCm / 10);
+  const onFloor = $derived(
+    `translate(${middle.toFixed(1)} ${scale.y(lift).toFixed(1)}) scale(${mm.toFixed(5)} ${(-mm).toFixed(5)})`,
+  );
+  const areas = $derived(ghost.filter((shape) => shape.role === "skin"));
 </script>
 
 <div class="relative h-full min-h-0" bind:clientHeight={scale.height} bind:clientWidth={scale.width}>
   <svg width={scale.width} height={scale.height} role="img" aria-label="{name}, front view at true scale">
-    <g class="contour"
-      >{#each outline as area (area.key)}<polygon points={path(area.points)} />{/each}</g
-    >
-    <g class="skin"
-      >{#each outline as area (area.key)}<polygon points={path(area.points)} />{/each}</g
-    >
-    {#if ghost.length}
+    <g transform={onFloor}><Paint shapes={outline} id="body" perCm={scale.perCm} /></g>
+    {#if areas.length}
       <!-- Only what lies outside all areas: the outline of the whole, without the seams between them. -->
       <mask id="outside" maskUnits="userSpaceOnUse" x="0" y="0" width={scale.width} height={scale.height}>
         <rect width={scale.width} height={scale.height} fill="white" />
-        {#each ghost as area (area.key)}<polygon points={path(area.points)} fill="black" />{/each}
+        <g transform={onFloor}>
+          {#each areas as area (area.key)}<path d={area.d} fill="black" />{/each}
+        </g>
       </mask>
-      <g class="ghost" mask="url(#outside)">
-        {#each ghost as area (area.key)}<polygon points={path(area.points)} />{/each}
+      <g mask="url(#outside)">
+        <g
+          class="ghost"
+          transform={onFloor}
+          style:stroke-width={30 / scale.perCm}
+          style:stroke-dasharray="{50 / scale.perCm}
+          {40 / scale.perCm}"
+        >
+          {#each areas as area (area.key)}<path d={area.d} />{/each}
+        </g>
       </g>
     {/if}
     {@render over?.(middle)}
@@ -78,19 +83,8 @@
 </div>
 
 <style>
-  .contour polygon {
-    fill: none;
-    stroke: #8f7a62;
-    stroke-width: 2.4;
-    stroke-linejoin: round;
-  }
-  .skin polygon {
-    fill: #eadfcd;
-  }
-  .ghost polygon {
+  .ghost path {
     fill: none;
     stroke: var(--color-walnut);
-    stroke-width: 3;
-    stroke-dasharray: 5 4;
   }
 </style>

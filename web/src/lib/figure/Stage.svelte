@@ -36,7 +36,7 @@
   const beside = $derived(turned === "back" ? (told?.back ?? null) : (told?.shapes ?? null));
   /** Half of what a front takes with its arms; what a side takes before and behind its plumb line, cm. */
   const front = $derived(
-    1 + Math.max(...assessment.shapes.flatMap(({ points }) => points.map(([x]) => x ?? 0))),
+    1 + Math.max(...assessment.shapes.map(({ box }) => Math.max(box[2] ?? 0, -(box[0] ?? 0)))),
   );
   const [behind, before] = $derived(turned === "back" ? [front, front] : [19, 24]);
   const both = $derived((2 * front + behind + before) * scale.perCm <= room);

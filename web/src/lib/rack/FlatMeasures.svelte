@@ -1,6 +1,8 @@
 <script lang="ts">
   /** The piece laid flat with the tape on it: a line for the figure being typed, pale lines for the others. */
   import type { Schemas } from "../api/client";
+  import Paint from "../figure/Paint.svelte";
+  import { bounds } from "../figure/paint";
   import { said } from "../units";
 
   interface Props {
@@ -15,26 +17,24 @@
   const WIDE = 300;
   const TALL = 190;
   const EDGE = 12;
-  const all = $derived([...shapes.flatMap((shape) => shape.points), ...lines.flatMap((line) => line.points)]);
-  const left = $derived(Math.min(...all.map(([x]) => x ?? 0)));
-  const right = $derived(Math.max(...all.map(([x]) => x ?? 0)));
-  const top = $derived(Math.max(...all.map(([, y]) => y ?? 0)));
-  const low = $derived(Math.min(...all.map(([, y]) => y ?? 0)));
+  const ends = $derived(lines.flatMap((line) => line.points));
+  const box = $derived(bounds(shapes));
+  const left = $derived(Math.min(box[0], ...ends.map(([x]) => x ?? 0)));
+  const low = $derived(Math.min(box[1], ...ends.map(([, y]) => y ?? 0)));
+  const right = $derived(Math.max(box[2], ...ends.map(([x]) => x ?? 0)));
+  const top = $derived(Math.max(box[3], ...ends.map(([, y]) => y ?? 0)));
   const scale = $derived(
     Math.min((WIDE - 2 * EDGE) / Math.max(1, right - left), (TALL - 2 * EDGE) / Math.max(1, top - low)),
   );
   const px = (x = 0) => WIDE / 2 + (x - (left + right) / 2) * scale;
   const py = (y = 0) => EDGE + (top - y) * scale;
-  const path = (points: number[][]) =>
-    points.map(([x, y]) => `${px(x).toFixed(1)},${py(y).toFixed(1)}`).join(" ");
   const chosen = $derived(lines.find((line) => line.key === active));
 </script>
 
 <svg width="100%" viewBox="0 0 {WIDE} {TALL}" aria-hidden="true" class="mt-1 block">
-  {#each shapes as shape (shape.key)}
-    {#if shape.role === "detail"}<polyline points={path(shape.points)} class="seam" />
-    {:else}<polygon points={path(shape.points)} class="cloth" />{/if}
-  {/each}
+  <g transform="translate({px(0).toFixed(1)} {py(0).toFixed(1)}) scale({scale / 10} {-scale / 10})">
+    <Paint {shapes} id="measured" perCm={scale} plain />
+  </g>
   {#each lines as line (line.key)}
     {@const [from, to] = line.points}
     <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
@@ -59,17 +59,6 @@
 </p>
 
 <style>
-  .cloth {
-    fill: var(--color-sheet);
-    stroke: var(--color-walnut);
-    stroke-width: 1;
-    stroke-linejoin: round;
-  }
-  .seam {
-    fill: none;
-    stroke: var(--color-rule);
-    stroke-width: 1;
-  }
   .tape {
     stroke: var(--color-rule);
     stroke-width: 1.4;

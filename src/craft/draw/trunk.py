@@ -1,0 +1,428 @@
+"""How tops and layers are made: body and sleeves, then seams, closings, collars, cuffs and ribs, by kind."""
+
+from __future__ import annotations
+
+import math
+from typing import NamedTuple
+
+from craft.draw.collars import collar_of
+from craft.draw.frames import Cloth, Sleeve, Trunk
+from craft.draw.shapes import Fold, Light, Point, Run, Shape, area, between, flip, folds, lines, other_side, oval
+from craft.draw.weave import THREAD, light_of, opacity_of, system_of, thread, weave_of
+from craft.wear.openings import neck_of
+
+
+class Made(NamedTuple):
+    """How a kind is made (W: common pattern drafting): bands of rib at hem, cuff and neck, cm; a shirt's cuff; how many
+    buttons close it in front; whether it has a yoke, a chest pocket, welts; stitching at its hems; whether it opens."""
+
+    rib: float = 0.0
+    cuff: float = 0.0
+    neckband: float = 0.0
+    buttons: int = 0
+    yoke: bool = False
+    placket: bool = False
+    chest_pocket: bool = False
+    welts: str = ""
+    stitched: bool = False
+    opens: bool = False
+    zip: bool = False
+    set_in: bool = True
+    quilted: bool = False
+
+
+#: Buttons are sewn so far apart, cm (W).
+BUTTONS_APART = 9.0
+MADE: dict[str, Made] = {
+    "tee": Made(neckband=1.8, stitched=True),
+    "tank": Made(neckband=1.0, stitched=True),
+    "camisole": Made(neckband=0.8),
+    "shirt": Made(cuff=6.0, buttons=7, yoke=True, placket=True, chest_pocket=True, stitched=True),
+    "blouse": Made(cuff=4.0, neckband=0.0),
+    "knit": Made(rib=5.5, neckband=2.6),
+    "sweatshirt": Made(rib=6.0, neckband=2.2, set_in=False),
+    "bodysuit": Made(neckband=0.9),
+    "waistcoat": Made(buttons=5, welts="welt", opens=True),
+    "gilet": Made(zip=True, welts="slant", opens=True, quilted=True),
+    "cardigan": Made(rib=5.5, buttons=6, opens=True),
+    "blazer": Made(buttons=2, welts="flap", opens=True),
+    "jacket": Made(rib=0.0, buttons=6, welts="welt", stitched=True, opens=True, chest_pocket=True),
+    "coat": Made(buttons=3, welts="slant", opens=True),
+    "duster": Made(opens=True, welts="slant"),
+    "kimono": Made(opens=True, neckband=0.0),
+    "poncho": Made(),
+    "cape": Made(buttons=1, opens=True),
+    "dress": Made(),
+    "jumpsuit": Made(buttons=5, placket=True),
+    "dungarees": Made(stitched=True),
+}
+
+
+def made(cloth: Cloth) -> Made:
+    """How this piece is made."""
+    return MADE.get(cloth.piece.kind, Made())
+
+
+def draw_trunk(cloth: Cloth, frame: Trunk) -> tuple[Shape, ...]:
+    """A closed garment of the upper body: sleeves, body, what is sewn on it."""
+    piece = cloth.piece
+    body = area(
+        cloth.key,
+        cloth.slot,
+        frame.runs,
+        cloth.colour,
+        weave=weave_of(piece, cloth.colour),
+        light=light_of(piece),
+        opacity=opacity_of(piece),
+    )
+    ink = thread(cloth.colour)
+    found = [*draw_sleeves(cloth, frame.sleeve), body]
+    seams, stitches = _seams(cloth, frame), _stitches(cloth, frame)
+    if seams:
+        found.append(lines(f"{cloth.key}_seams", cloth.slot, "seam", seams, ink, clip=cloth.key))
+    if stitches:
+        found.append(lines(f"{cloth.key}_stitches", cloth.slot, "stitch", stitches, _topstitch(cloth), clip=cloth.key))
+    bent = fall_of_cloth(cloth, frame)
+    if bent:
+        found.append(folds(f"{cloth.key}_folds", cloth.slot, bent, ink, clip=cloth.key))
+    found += _neckband(cloth, frame)
+    found += front_of(cloth, frame)
+    found += collar_of(cloth, frame)
+    return tuple(found)
+
+
+def _topstitch(cloth: Cloth) -> str:
+    return THREAD if system_of(cloth.piece) == "denim" else thread(cloth.colour, 0.6)
+
+
+def draw_sleeves(cloth: Cloth, sleeve: Sleeve | None, key: str = "") -> list[Shape]:
+    """Both sleeves with cuffs, folds at the elbow, and what is turned up."""
+    if sleeve is None:
+        return []
+    piece, name = cloth.piece, key or (f"{cloth.key}_sleeve" if cloth.slot == "layer" else "sleeve")
+    weave = weave_of(piece, cloth.colour, sleeve.turn)
+    right = area(
+        f"{name}_right",
+        cloth.slot,
+        sleeve.runs,
+        cloth.colour,
+        weave=weave,
+        light=light_of(piece),
+        opacity=opacity_of(piece),
+    )
+    found = [right, other_side(right, f"{name}_left", sleeve.runs)]
+    ink = thread(cloth.colour)
+    for side, mirrored in (("right", False), ("left", True)):
+        own = [flip(run) for run in _cuff_lines(cloth, sleeve)] if mirrored else _cuff_lines(cloth, sleeve)
+        clip = f"{name}_{side}"
+        if own:
+            found.append(lines(f"{name}_cuff_{side}", cloth.slot, "seam", own, ink, clip=clip))
+        bent = _elbow(cloth, sleeve)
+        if mirrored:
+            bent = [Fold((-a[0], a[1]), (-b[0], b[1]), -bow, wide) for a, b, bow, wide in bent]
+        if bent:
+            found.append(folds(f"{name}_folds_{side}", cloth.slot, bent, ink, clip=clip))
+    found += _turned_up(cloth, sleeve, name)
+    return found
+
+
+def _cuff_lines(cloth: Cloth, sleeve: Sleeve) -> list[Run]:
+    how, piece = made(cloth), cloth.piece
+    short = math.dist(sleeve.outer[0], sleeve.outer[-1]) < 32.0
+    found: list[Run] = []
+    if how.rib and not short:
+        (a, b), (c, d) = sleeve.across(how.rib), sleeve.across(0.0)
+        found += [
+            [a, b],
+            *([between(a, b, part), between(c, d, part)] for part in (0.14, 0.28, 0.43, 0.57, 0.72, 0.86)),
+        ]
+    elif how.cuff and not short and not piece.flag("rolled"):
+        (a, b), (c, d) = sleeve.across(how.cuff), sleeve.across(0.0)
+        found += [
+            [a, b],
+            [between(a, b, 0.3), between(c, d, 0.3)],
+            *oval(*between(between(a, b, 0.42), between(c, d, 0.42), 0.5), 0.5, 0.5),
+        ]
+        high = sleeve.across(how.cuff + 7.0)
+        found.append([between(a, b, 0.3), between(*high, 0.34)])
+    elif how.stitched or short:
+        found.append(list(sleeve.across(1.8)))
+    elif piece.kind in ("blazer", "coat"):
+        for up in (2.5, 4.5, 6.5):
+            found += oval(*between(*sleeve.across(up), 0.16), 0.5, 0.5)
+    return found
+
+
+def _elbow(cloth: Cloth, sleeve: Sleeve) -> list[Fold]:
+    """Folds where the arm bends, and on a sleeve pushed up many above its end."""
+    long = math.dist(sleeve.outer[0], sleeve.outer[-1])
+    found: list[Fold] = []
+    if cloth.piece.flag("pushed"):
+        for up in (1.6, 3.8, 6.2, 9.0):
+            a, b = sleeve.across(up)
+            found += [Fold(a, between(a, b, 0.85), 0.9, 0.7), Fold(b, between(b, a, 0.7), -0.9, 0.6)]
+        return found
+    if long > 42.0:
+        middle = sleeve.across(long * 0.47)
+        inside = sleeve.across(long * 0.44)
+        found += [
+            Fold(middle[1], between(*middle, 0.35), 0.8, 0.55),
+            Fold(inside[1], between(*sleeve.across(long * 0.40), 0.45), 0.5, 0.45),
+        ]
+    if cloth.piece.word("sleeve_shape") == "puffed":
+        head = sleeve.outer[0]
+        for part in (0.25, 0.5, 0.75):
+            a = between(head, sleeve.inner[0], part)
+            found.append(Fold(a, (a[0] + 2.0, a[1] - 6.0), 0.4, 0.6))
+    return found
+
+
+def _turned_up(cloth: Cloth, sleeve: Sleeve, name: str) -> list[Shape]:
+    """A rolled sleeve ends in two folds of itself, a little wider than it."""
+    piece = cloth.piece
+    if not piece.flag("rolled"):
+        return []
+    found: list[Shape] = []
+    for at, (low, high) in enumerate(((2.7, 5.2), (-0.2, 2.9))):
+        (a, b), (c, d) = sleeve.across(high), sleeve.across(max(low, 0.0))
+        wide = 0.06
+        right: list[Run] = [
+            [between(a, b, -wide), between(a, b, 1 + wide)],
+            [between(a, b, 1 + wide), between(c, d, 1 + wide)],
+            [between(c, d, 1 + wide), between(c, d, -wide)],
+        ]
+        shape = area(f"{name}_roll{at}_right", cloth.slot, right, cloth.colour, light="form")
+        found += [shape, other_side(shape, f"{name}_roll{at}_left", right)]
+    return found
+
+
+def _seams(cloth: Cloth, frame: Trunk) -> list[Run]:
+    """Lines within the body of the garment: shoulder and yoke, princess seams and darts, ribs, what a cut adds."""
+    piece, how = cloth.piece, made(cloth)
+    right: list[Run] = []
+    if how.yoke:
+        a, b = between(frame.shoulder[0], frame.shoulder[-1], 0.06), frame.armhole[min(1, len(frame.armhole) - 1)]
+        right.append([(a[0] + 0.6, a[1] - 3.2), (b[0] * 0.75, b[1] - 0.6), (b[0], b[1] + 1.0)])
+    if not how.set_in and frame.sleeve is not None:
+        # A raglan seam runs from the neck to the armpit.
+        right.append([frame.neck[-1], (frame.armpit[0] * 0.72, (frame.top + frame.armpit[1]) / 2), frame.armpit])
+    if (
+        piece.kind in ("blazer", "waistcoat", "coat")
+        or piece.flag("darts")
+        or piece.word("cut") in ("sheath", "pencil")
+    ):
+        x = 0.56
+        right.append(
+            [
+                (frame.half(h) * x, h)
+                for h in (frame.bust - 1.5, frame.waist, max(frame.low + 2.0, frame.hip + 4.0))
+                if h > frame.low
+            ]
+        )
+    found = [run for run in right if len(run) > 1]
+    found += [flip(run) for run in found]
+    if how.rib:
+        found += rib_lines(frame, how.rib)
+    if piece.kind == "sweatshirt":
+        x, y = frame.neck[0]
+        found.append([(-2.6, y - 0.6), (0.0, y - 5.6), (2.6, y - 0.6)])
+    if piece.word("cut") == "wrap":
+        found += _wrapped(frame)
+    return found
+
+
+def rib_lines(frame: Trunk, tall: float) -> list[Run]:
+    """A ribbed band at the hem: its upper edge and fine uprights."""
+    low, ends = frame.low, (frame.hem[0], frame.hem[-1])
+    high = low + tall
+    right, left = (frame.half(high), ends[0][1] + tall), (-frame.half(high), ends[-1][1] + tall)
+    found: list[Run] = [[right, (0.0, high), left]]
+    for at in range(1, 18):
+        part = at / 18
+        a, b = between(right, left, part), between(ends[0], ends[1], part)
+        bow = 4 * part * (1 - part)
+        found.append([(a[0], a[1] + (high - a[1]) * bow), (b[0], b[1] + (low - b[1]) * bow)])
+    return found
+
+
+def _wrapped(frame: Trunk) -> list[Run]:
+    """One front crosses the other and is tied at the left."""
+    x, y = frame.neck[-1]
+    tie = frame.tied if frame.tied is not None else frame.waist
+    end = (-frame.half(tie) * 0.92, tie)
+    over: Run = [(x, y), (x * 0.3, (y + tie) / 2 + 2.0), end]
+    bow = [
+        [end, (end[0] + 2.5, tie - 5.0), (end[0] + 1.5, tie - 11.0)],
+        [end, (end[0] - 0.5, tie - 6.0), (end[0] - 2.0, tie - 10.0)],
+    ]
+    return [over, *bow]
+
+
+def _stitches(cloth: Cloth, frame: Trunk) -> list[Run]:
+    how = made(cloth)
+    if not how.stitched or frame.tied is not None:
+        return []
+    return [[(x, y + 1.8) for x, y in frame.hem]]
+
+
+def _neckband(cloth: Cloth, frame: Trunk) -> list[Shape]:
+    """A band along the neckline: of rib or binding."""
+    wide = made(cloth).neckband
+    neck = neck_of(cloth.piece)
+    if neck == "polo":
+        return _rolled_neck(cloth, frame)
+    if not wide or neck in ("open_collar", "closed_collar") or len(frame.neck) < 2:
+        return []
+    outer: list[Point] = []
+    middle = frame.neck[0]
+    for x, y in frame.neck:
+        dx, dy = x, y - middle[1] - 30.0
+        size = math.hypot(dx, dy) or 1.0
+        outer.append((x + dx / size * wide * (1.0 if x else 0.0), y + dy / size * wide))
+    edge: Run = [*(flip(outer[:0:-1]) if len(outer) > 2 else []), *outer] if len(outer) > 2 else outer
+    runs: list[Run] = [edge] if len(outer) > 2 else [outer, flip(outer)]
+    return [lines(f"{cloth.key}_neckband", cloth.slot, "seam", runs, thread(cloth.colour), clip=cloth.key)]
+
+
+def _rolled_neck(cloth: Cloth, frame: Trunk) -> list[Shape]:
+    """A polo neck stands up the neck and is folded over."""
+    x, high = frame.neck[-1]
+    top = frame.neck[0][1]
+    right: list[Run] = [
+        [(0.0, top - 0.5), (x * 0.6, top - 0.2), (x * 0.86, top)],
+        [(x * 0.86, top), (x * 1.0, (top + high) / 2), (x * 1.12, high - 0.8)],
+    ]
+    low: Run = [(x * 1.12, high - 0.8), (x * 0.6, high - 2.6), (0.0, high - 3.2)]
+    outline = [*right, low, *(flip(list(reversed(run))) for run in reversed([*right, low]))]
+    up = [
+        [(x * part, top - 0.4), (x * part * 1.25, high - 2.2 + abs(part) * 1.4)]
+        for part in (-0.6, -0.4, -0.2, 0.0, 0.2, 0.4, 0.6)
+    ]
+    band = area(f"{cloth.key}_neck", cloth.slot, outline, cloth.colour, light="form")
+    return [
+        band,
+        lines(f"{cloth.key}_neck_ribs", cloth.slot, "seam", up, thread(cloth.colour, 0.3), clip=f"{cloth.key}_neck"),
+    ]
+
+
+def front_of(cloth: Cloth, frame: Trunk) -> list[Shape]:
+    """What closes the front: placket, zip and buttons; and the pockets on it."""
+    piece, how, ink = cloth.piece, made(cloth), thread(cloth.colour, 0.6)
+    top, low = frame.neck[0][1], frame.low if frame.tied is None else max(frame.low, frame.tied)
+    found: list[Shape] = []
+    strokes: list[Run] = []
+    buttons: list[Run] = []
+    if how.placket:
+        strokes += [[(-1.5, top), (-1.5, low - 1.0)], [(1.5, top), (1.5, low - 1.0)]]
+    elif how.opens:
+        strokes += [[(0.0, top), (0.0, low - 1.0)]]
+    elif how.zip:
+        strokes += [[(-0.5, top), (-0.5, low)], [(0.5, top), (0.5, low)]]
+    if how.buttons:
+        start = min(top - 1.5, frame.waist + 4.0) if piece.kind in ("blazer", "coat") else top - 2.5
+        for at in range(how.buttons):
+            y = start - BUTTONS_APART * at
+            if y > low + 2.5:
+                buttons += oval(0.0 if how.placket else 1.4, y, 0.75, 0.75)
+    if how.chest_pocket:
+        strokes += _patch(frame)
+    if strokes:
+        found.append(lines(f"{cloth.key}_front", cloth.slot, "seam", strokes, ink, clip=cloth.key))
+    if how.welts:
+        found.append(
+            lines(f"{cloth.key}_pockets_front", cloth.slot, "edge", welts(frame, how.welts), ink, clip=cloth.key)
+        )
+    if buttons:
+        found.append(lines(f"{cloth.key}_buttons_front", cloth.slot, "edge", buttons, ink))
+    if how.quilted:
+        across: list[Run] = []
+        height = frame.low + 7.0
+        while height < frame.armpit[1] + 6.0:
+            across.append([(frame.half(height), height), (0.0, height - 1.0), (-frame.half(height), height)])
+            height += 7.5
+        found.append(lines(f"{cloth.key}_quilting", cloth.slot, "seam", across, ink, clip=cloth.key))
+    return found
+
+
+def _patch(frame: Trunk) -> list[Run]:
+    """A patch pocket on the client's left breast."""
+    x, y = -frame.half(frame.bust) * 0.52, frame.bust + 4.5
+    return [
+        [(x - 4.4, y), (x + 4.4, y)],
+        [(x - 4.4, y), (x - 4.2, y - 8.0)],
+        [(x - 4.2, y - 8.0), (x, y - 9.6), (x + 4.2, y - 8.0)],
+        [(x + 4.2, y - 8.0), (x + 4.4, y)],
+    ]
+
+
+def welts(frame: Trunk, kind: str) -> list[Run]:
+    """Hip pockets of both sides, and a breast welt on what has flaps."""
+    y = max(frame.low + 5.0, min(frame.waist - 9.0, frame.hip + 6.0))
+    inner, outer = frame.half(y) * 0.36, frame.half(y) * 0.84
+    if kind == "slant":
+        right: list[Run] = [
+            [(inner * 1.2, y + 9.0), (outer, y - 6.0)],
+            [(inner * 1.2 - 2.0, y + 8.2), (outer - 2.0, y - 6.6)],
+        ]
+        return [*right, *(flip(run) for run in right)]
+    tall = 5.0 if kind == "flap" else 1.6
+    right = [
+        [(inner, y), (outer, y + 0.7)],
+        [(inner, y), (inner + 0.2, y - tall)],
+        [(inner + 0.2, y - tall), (outer - 0.1, y - tall + 0.7)],
+        [(outer - 0.1, y - tall + 0.7), (outer, y + 0.7)],
+    ]
+    both = [*right, *(flip(run) for run in right)]
+    if kind == "flap":
+        x, high = -frame.half(frame.bust) * 0.62, frame.bust + 6.5
+        both += [[(x - 4.4, high + 0.8), (x + 4.4, high)], [(x - 4.4, high - 1.3), (x + 4.4, high - 2.1)]]
+    return both
+
+
+def fall_of_cloth(cloth: Cloth, frame: Trunk) -> list[Fold]:
+    """How the cloth of the body falls: from bust and shoulder, over a band that holds it, where it is gathered."""
+    piece = cloth.piece
+    stiff = (
+        piece.word("drape") == "stiff"
+        or piece.kind in ("blazer", "coat", "jacket", "waistcoat", "gilet")
+        or "structured" in piece.fabric
+    )
+    soft = (
+        piece.word("drape") == "fluid"
+        or bool({"draping", "satin", "thin"} & set(piece.fabric))
+        or piece.kind in ("blouse", "camisole")
+    )
+    found: list[Fold] = []
+    if not frame.flat and not stiff and frame.volume > 0.9:
+        half = frame.half(frame.bust)
+        reach = min(20.0, 5.0 + 5.0 * frame.volume)
+        found.append(Fold((half * 0.97, frame.bust + 3.0), (half * 0.55, frame.bust - reach * 0.45), 0.9, 0.5))
+        if soft or frame.volume > 1.8:
+            found.append(
+                Fold(
+                    (half * 0.62, frame.bust - 2.0),
+                    (half * 0.5, max(frame.low + 3, frame.bust - reach * 1.5)),
+                    -0.6,
+                    0.6,
+                )
+            )
+    if frame.tied is not None and not frame.flat:
+        # Cloth that a band holds falls over it in small folds.
+        for share in (0.2, 0.45, 0.7, 0.88):
+            x = frame.half(frame.tied) * share
+            found.append(
+                Fold((x, frame.tied + 0.3), (x * 1.05 + 0.4, frame.tied + 4.0 + 2.0 * frame.volume), 0.3, 0.45)
+            )
+    if piece.word("gathers") in ("bust", "middle") or piece.word("cut") == "ruched":
+        y = frame.bust - 2.0 if piece.word("gathers") == "bust" else frame.waist
+        found += [
+            Fold((0.0, y + off), (frame.half(y) * 0.7, y + off * 1.6 + 1.0), 0.8, 0.5) for off in (-4.0, -1.5, 1.0, 3.5)
+        ]
+    found += [Fold((-a[0], a[1]), (-b[0], b[1]), -bow, wide) for a, b, bow, wide in found]
+    if piece.word("gathers") == "side":
+        y, x = frame.waist, frame.half(frame.waist)
+        found += [Fold((x, y + off), (x * 0.1, y + off * 1.8), 1.0, 0.6) for off in (-5.0, -2.0, 1.0, 4.0)]
+    return found
+
+
+__all__ = ["MADE", "Light", "draw_sleeves", "draw_trunk", "fall_of_cloth", "front_of", "made", "rib_lines", "welts"]

@@ -1,0 +1,203 @@
+<script lang="ts">
+  /** Shapes as the drawing core describes them, painted: paths in mm of the real thing, y up. craft/draw/svg.py is the same. */
+  import type { Schemas } from "../api/client";
+  import { fit } from "./paint";
+
+  interface Props {
+    shapes: Schemas["DrawnShape"][];
+    /** Tells pictures on one page apart. */
+    id: string;
+    /** Places whose pieces are outlined. */
+    marked?: string[];
+    onchoose?: (slot: string) => void;
+    /** Lines are at least so many px broad at this many px a cm: a small picture keeps its lines. */
+    perCm: number;
+    /** The pattern only: paper and lines, for what is drawn over it. */
+    plain?: boolean;
+  }
+  const { shapes, id, marked = [], onchoose, perCm, plain = false }: Props = $props();
+  const LINE = { cloth: 3.4, sole: 3, edge: 3, seam: 2.4, stitch: 2.2, skinline: 2.6 };
+  type Line = keyof typeof LINE;
+  const broad = (role: string) => fit(LINE[role as Line] ?? 3, perCm);
+  const body = $derived(shapes.filter((shape) => shape.role === "skin" && shape.slot === "body"));
+  const weaves = $derived([
+    ...new Map(shapes.flatMap(({ weave }) => (weave ? [[weave.key, weave]] : []))).values(),
+  ]);
+  const lights = $derived(new Set(shapes.flatMap(({ light }) => light ?? [])));
+  const held = $derived(new Set(shapes.flatMap(({ slot, clip }) => (clip ? `${slot}-${clip}` : []))));
+  const clips = $derived(shapes.filter((shape) => held.has(`${shape.slot}-${shape.key}`)));
+  const clipped = (shape: Schemas["DrawnShape"]) =>
+    shape.clip ? `url(#${id}-${shape.slot}-${shape.clip})` : undefined;
+  const isArea = (role: string) => role === "cloth" || role === "sole";
+</script>
+
+<defs>
+  {#if !plain}
+    {#each weaves as weave (weave.key)}
+      <pattern
+        id="{id}{weave.key}"
+        width={weave.width}
+        height={weave.height}
+        patternUnits="userSpaceOnUse"
+        patternTransform="rotate({weave.turn})"
+      >
+        {#each weave.marks as { d, colour, wide }, at (at)}
+          {#if wide}<path {d} fill="none" stroke={colour} stroke-width={wide} />{:else}<path
+              {d}
+              fill={colour}
+            />{/if}
+        {/each}
+      </pattern>
+    {/each}
+    {#if lights.has("form")}
+      <linearGradient id="{id}form" x1="0" y1="1" x2="1" y2="0.85">
+        <stop offset="0" stop-color="#fff" stop-opacity="0.07" /><stop
+          offset="0.3"
+          stop-color="#fff"
+          stop-opacity="0"
+        />
+        <stop offset="0.55" stop-color="#35261b" stop-opacity="0" />
+        <stop offset="1" stop-color="#35261b" stop-opacity="0.2" />
+      </linearGradient>
+    {/if}
+    {#if lights.has("satin")}
+      <linearGradient id="{id}satin" x1="0" y1="1" x2="1" y2="0.85">
+        <stop offset="0" stop-color="#35261b" stop-opacity="0.1" /><stop
+          offset="0.16"
+          stop-color="#fff"
+          stop-opacity="0.05"
+        />
+        <stop offset="0.28" stop-color="#fff" stop-opacity="0.42" /><stop
+          offset="0.4"
+          stop-color="#fff"
+          stop-opacity="0.02"
+        />
+        <stop offset="0.58" stop-color="#35261b" stop-opacity="0.1" /><stop
+          offset="0.7"
+          stop-color="#fff"
+          stop-opacity="0.26"
+        />
+        <stop offset="0.8" stop-color="#fff" stop-opacity="0" /><stop
+          offset="1"
+          stop-color="#35261b"
+          stop-opacity="0.26"
+        />
+      </linearGradient>
+    {/if}
+    {#if lights.has("leather")}
+      <linearGradient id="{id}leather" x1="0" y1="1" x2="1" y2="0.85">
+        <stop offset="0" stop-color="#fff" stop-opacity="0.1" /><stop
+          offset="0.1"
+          stop-color="#fff"
+          stop-opacity="0.34"
+        />
+        <stop offset="0.18" stop-color="#fff" stop-opacity="0" /><stop
+          offset="0.6"
+          stop-color="#35261b"
+          stop-opacity="0"
+        />
+        <stop offset="1" stop-color="#35261b" stop-opacity="0.28" />
+      </linearGradient>
+    {/if}
+    <radialGradient id="{id}fade">
+      <stop offset="0" stop-color="#fff" stop-opacity="0.5" /><stop
+        offset="0.5"
+        stop-color="#fff"
+        stop-opacity="0.3"
+      />
+      <stop offset="1" stop-color="#fff" stop-opacity="0" />
+    </radialGradient>
+  {/if}
+  {#each clips as shape (`${shape.slot}-${shape.key}`)}
+    <clipPath id="{id}-{shape.slot}-{shape.key}"><path d={shape.d} /></clipPath>
+  {/each}
+</defs>
+
+<!-- Contours first and areas over them, so that arms and trunk read as one figure. -->
+{#each body as shape (shape.key)}<path d={shape.d} class="contour" stroke-width={fit(6, perCm)} />{/each}
+{#each shapes as shape (`${shape.slot}-${shape.key}`)}
+  {#if shape.role === "skin" || shape.role === "bare"}
+    <path d={shape.d} class="skin" clip-path={clipped(shape)} />
+  {:else if shape.role === "skinline"}
+    <path d={shape.d} class="line" stroke="#a58d70" stroke-width={broad("skinline")} opacity="0.8" />
+  {:else if isArea(shape.role)}
+    {@const over = plain
+      ? []
+      : [shape.weave?.key, shape.light].flatMap((name) => (name ? [`url(#${id}${name})`] : []))}
+    <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
+    <!-- A short cut for the pointer only: the keyboard reaches the same words in the Dress step. -->
+    <path
+      d={shape.d}
+      class="cloth"
+      class:chosen={marked.includes(shape.slot)}
+      class:taken={onchoose}
+      data-slot={shape.slot}
+      data-key={shape.key}
+      fill={plain ? "var(--color-sheet)" : (shape.colour ?? "#8a8b8d")}
+      fill-opacity={shape.opacity < 1 ? shape.opacity : undefined}
+      stroke-width={broad(shape.role)}
+      clip-path={clipped(shape)}
+      onclick={onchoose ? () => onchoose(shape.slot) : undefined}
+    />
+    {#each over as fill (fill)}
+      <path
+        d={shape.d}
+        {fill}
+        class="over"
+        opacity={shape.opacity < 1 ? shape.opacity : undefined}
+        clip-path={clipped(shape)}
+      />
+    {/each}
+  {:else if shape.role === "fade"}
+    {#if !plain}<path d={shape.d} fill="url(#{id}fade)" class="over" clip-path={clipped(shape)} />{/if}
+  {:else if shape.role === "fold" || shape.role === "shade"}
+    {#if !plain}<path
+        d={shape.d}
+        fill="#35261b"
+        opacity={shape.role === "fold" ? 0.26 : 0.17}
+        class="over"
+        clip-path={clipped(shape)}
+      />{/if}
+  {:else}
+    <path
+      d={shape.d}
+      class="line"
+      stroke={plain ? "var(--color-rule)" : (shape.colour ?? "#35261b")}
+      stroke-width={broad(shape.role)}
+      stroke-dasharray={shape.role === "stitch" ? "7 5" : undefined}
+      opacity={shape.role === "edge" ? 1 : 0.85}
+      clip-path={clipped(shape)}
+    />
+  {/if}
+{/each}
+
+<style>
+  path {
+    stroke-linejoin: round;
+    stroke-linecap: round;
+  }
+  .contour {
+    fill: none;
+    stroke: #8f7a62;
+  }
+  .skin {
+    fill: #eadfcd;
+    pointer-events: none;
+  }
+  .cloth {
+    stroke: #35261b;
+  }
+  .taken {
+    cursor: pointer;
+  }
+  .cloth.chosen {
+    stroke: var(--color-leaf);
+  }
+  .line {
+    fill: none;
+    pointer-events: none;
+  }
+  .over {
+    pointer-events: none;
+  }
+</style>
