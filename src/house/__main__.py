@@ -48,7 +48,7 @@ def judge(words: list[str]) -> int:
 def main() -> int:
     parser = argparse.ArgumentParser(prog="./basilwood", description="Basilwood, for personal stylists.")
     words = parser.add_subparsers(
-        dest="word", required=True, metavar="demo | test | dev | judge | bench | torture | types | shots"
+        dest="word", required=True, metavar="demo | test | dev | judge | bench | torture | types | shots | specimens"
     )
     for name, what in (("demo", "set up and serve with demo data"), ("dev", "serve with reload")):
         word = words.add_parser(name, help=what)
@@ -61,6 +61,7 @@ def main() -> int:
     words.add_parser("bench", help="print the engine's figures", add_help=False)
     words.add_parser("torture", help="kill, race and abuse a server, and count what is lost", add_help=False)
     words.add_parser("shots", help="take the pictures of docs/screenshots anew")
+    words.add_parser("specimens", help="draw the specimen sheets and the looks that tests hold anew")
     words.add_parser("types", help="make the front end's types anew from the interface")
     for told in (signal.SIGTERM, signal.SIGINT):
         # A shell that starts us in the background has SIGINT ignored; stopping must work all the same.
@@ -75,6 +76,7 @@ def main() -> int:
         "bench": lambda: in_test_cluster(["bench", *rest]),
         "torture": lambda: in_test_cluster(["torture", *rest]),
         "shots": lambda: in_test_cluster(["tests.browser.shots"]),
+        "specimens": lambda: in_test_cluster(["tests.browser.specimens"]),
         "judge": lambda: judge(rest),
         "types": setup.front_end_types,
     }

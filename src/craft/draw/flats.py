@@ -262,8 +262,14 @@ def _trunk_frame(body: Body, landed: Landed) -> Trunk:
     start: Point = (end, top - 4.2 * end / max(shoulder, 1.0))
     dip = _dip(piece, neck, opening, top, piece.figure("neck_depth_cm") or NECK_DEPTH[neck])
     pit: Point = (half(armhole), armhole)
-    inner = min(end, pit[0]) - 1.8
     fall = start[1] - armhole
+    sewn = [
+        start,
+        (min(end, pit[0]) - 0.9, start[1] - 0.38 * fall),
+        (min(end + 0.4, pit[0]) - 0.3, start[1] - 0.72 * fall),
+        (end + 0.7 * (pit[0] - end), armhole + 0.09 * fall),
+        pit,
+    ]
     side = [pit, *((half(h), h) for h in (*(h for h, _ in kept[1:]), hem))]
     shirt = piece.kind == "shirt"
     curve = 3.0 if shirt else 0.0
@@ -276,7 +282,7 @@ def _trunk_frame(body: Body, landed: Landed) -> Trunk:
     ]
     side[-1] = edge[0]
     frame = Trunk(
-        dip, [dip[-1], start], [start, (inner + 0.6, start[1] - 0.36 * fall), (inner + 0.5, start[1] - 0.7 * fall), pit],
+        dip, [dip[-1], start], sewn,
         side, edge, half, bust, waist_at, hip_at, volume=1.5, flat=True,
     )  # fmt: skip
     if _is_strapped(piece):
@@ -356,7 +362,7 @@ def _sleeve(body: Body, landed: Landed, frame: Trunk) -> Sleeve | None:
     ]
     end = at(length, -cuff)
     inner = [pit, *([((pit[0] + end[0]) / 2 + 0.4, (pit[1] + end[1]) / 2)] if length > 30 else []), end]
-    return Sleeve(outer, inner, math.degrees(lean))
+    return Sleeve(outer, inner, math.degrees(lean), frame.armhole)
 
 
 def _lean(frame: Trunk, length: float, cuff: float) -> float:

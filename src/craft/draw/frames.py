@@ -29,18 +29,13 @@ class Sleeve:
     #: How far it leans from upright, degrees.
     turn: float
 
+    #: Where it is sewn to the body: from the shoulder down to the armpit.
+    armhole: list[Point]
+
     @property
     def runs(self) -> list[Run]:
-        """The outline, closed across the cuff; at its head it runs on under the body it is sewn to."""
-        (x, y), (_, low) = self.outer[0], self.inner[0]
-        under: Point = (x - 5.0, (y + low) / 2)
-        return [
-            self.outer,
-            [self.outer[-1], self.inner[-1]],
-            list(reversed(self.inner)),
-            [self.inner[0], under],
-            [under, self.outer[0]],
-        ]
+        """The outline, closed across the cuff and along the seam that it shares with the body."""
+        return [self.outer, [self.outer[-1], self.inner[-1]], list(reversed(self.inner)), list(reversed(self.armhole))]
 
     def across(self, up: float) -> tuple[Point, Point]:
         """The ends of a line across the sleeve, so many cm above its cuff."""

@@ -132,7 +132,12 @@ def _open(cloth: Cloth, frame: Trunk) -> list[Shape]:
                          [(x * 0.8, high + 1.6), (0.0, high + 0.6), (-x * 0.8, high + 1.6)], [(-x * 0.8, high + 1.6), (-x, high)]]  # fmt: skip
     inside = area(f"{cloth.key}_behind", cloth.slot, behind, thread(cloth.colour, 0.25))
     # Lapels bring the back of their own collar.
-    found = [*([] if piece.kind in LAPELS else [inside]), *draw_sleeves(cloth, frame.sleeve), right, other_side(right, f"{cloth.key}_left", runs)]
+    found = [
+        *([] if piece.kind in LAPELS else [inside]),
+        *draw_sleeves(cloth, frame.sleeve),
+        right,
+        other_side(right, f"{cloth.key}_left", runs),
+    ]
     how, ink = made(cloth), thread(cloth.colour)
     seams: list[Run] = []
     if piece.kind in ("blazer", "coat", "waistcoat"):
@@ -181,10 +186,11 @@ def _open(cloth: Cloth, frame: Trunk) -> list[Shape]:
         y0, y1 = (frame.bust - 14.0, frame.bust - 24.0) if piece.kind in LAPELS else (frame.bust + 4.0, low + 6.0)
         gap = chest * 1.1
         spots: list[Run] = []
-        for step in range(how.buttons):
+        for step in range(1 if piece.kind in LAPELS else how.buttons):
             y = y0 + (y1 - y0) * step / max(how.buttons - 1, 1)
+            down = max(0.0, min(1.0, (frame.bust - y) / max(frame.bust - low, 1.0)))
             if y > low + 3.0:
-                spots += oval(-gap - 1.4, y, 0.75, 0.75)
+                spots += oval(-(gap + (foot - gap) * down) - 1.8, y, 0.75, 0.75)
         if spots:
             found.append(lines(f"{cloth.key}_buttons_front", cloth.slot, "edge", spots, ink))
     return found

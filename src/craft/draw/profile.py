@@ -317,7 +317,9 @@ def _layers(outfit: Outfit) -> tuple[Shape, ...]:
     high = outfit.body.height("shoulder") + outfit.lift
     found = []
     for at, layer in enumerate(outfit.layers):
-        points = _hung(outfit, steps(high, max(layer.hem.cm, 0.0), 5.0), partial(_layer_ease, outfit, layer), layer.volume)
+        points = _hung(
+            outfit, steps(high, max(layer.hem.cm, 0.0), 5.0), partial(_layer_ease, outfit, layer), layer.volume
+        )
         cloth = Cloth(layer.piece, "layer", f"layer{at}", layer.colour)
         found += [_closed(cloth, points), _armhole(outfit, cloth)]
     return tuple(found)

@@ -55,7 +55,8 @@ def draw_shoes(outfit: Outfit, *, back: bool = False) -> tuple[Shape, ...]:
     for key, role, runs, colour in (_behind if back else _front)(outfit.body, outfit.lift, shoes):
         for side, mirrored in (("right", False), ("left", True)):
             own = [flip(run) for run in runs] if mirrored else runs
-            name = f"{key}_{side}"
+            # What stands behind the foot is painted before the figure.
+            name = f"{key}_{side}_behind" if key in ("heel", "counter") and not back else f"{key}_{side}"
             if role in ("seam", "edge"):
                 found.append(lines(name, "shoes", role, own, colour))
             elif role == "bare":
@@ -108,6 +109,32 @@ def _front(body: Body, lift: float, shoes: WornShoes) -> list[_Part]:
     elif last.bands:
         found += _bands(centre, half, sole, instep, ankle, wide, shoes)
     else:
+        deep = last.throat > 0.6
+        if deep:
+            # A shoe cut deep shows the instep; its sides run back, low along the foot, to the counter behind the ankle.
+            back_top = lift + 4.6
+            counter: list[Run] = [
+                [(ankle - wide * 0.96, back_top), (ankle, back_top - 0.6), (ankle + wide * 0.96, back_top)],
+                [(ankle + wide * 0.96, back_top), (centre + half * 0.8, sole + 2.0)],
+                [(centre + half * 0.8, sole + 2.0), (centre - half * 0.8, sole + 2.0)],
+                [(centre - half * 0.8, sole + 2.0), (ankle - wide * 0.96, back_top)],
+            ]
+            if not last.open_back:
+                found.append(("counter", "sole", counter, mixed(shoes.colour, "#1d1712", 0.2)))
+            top, edge = sole + 3.4, half * 0.94
+            side = [(centre + edge, top), (centre + half * 1.02, sole + 2.0), (centre + half * broad, sole)]
+            inner = [(centre - half * broad, sole), (centre - half * 1.02, sole + 2.0), (centre - edge, top)]
+            dip = min(sole + 2.4, top - 0.7)
+            cut: Run = [
+                (centre - edge, top),
+                (centre - half * 0.55, dip + 0.2),
+                (centre, dip),
+                (centre + half * 0.55, dip + 0.2),
+                (centre + edge, top),
+            ]
+            found.append(("upper", "cloth", [cut, side, foot, inner], shoes.colour))
+            found.append(("sole", "sole", _base(centre, half * broad, sole), dark))
+            return found + _strap_front(body, lift, shoes)
         # The throat dips from both sides to the vamp.
         dip = sole + 2.6 + (1 - last.throat) * (low - sole - 2.6)
         throat: Run = [
@@ -118,17 +145,32 @@ def _front(body: Body, lift: float, shoes: WornShoes) -> list[_Part]:
             (ankle + wide, top),
         ]
         found.append(("upper", "cloth", [throat, side, foot, inner], shoes.colour))
-    base: list[Run] = [[(centre - half * broad, sole), (centre + half * broad, sole)], [(centre + half * broad, sole), (centre + half * broad * 0.97, 0.0)],
-                       [(centre + half * broad * 0.97, 0.0), (centre - half * broad * 0.97, 0.0)], [(centre - half * broad * 0.97, 0.0), (centre - half * broad, sole)]]  # fmt: skip
-    found.append(("sole", "sole", base, "#efe9dc" if last.rubber else dark))
+    found.append(("sole", "sole", _base(centre, half * broad, sole), "#efe9dc" if last.rubber else dark))
     found += _on_the_vamp(last, shoes, centre, half, sole, low, instep)
-    if shoes.strap is not None:
-        leg, at, wide_leg = shoes.strap - lift, body.leg_centre(shoes.strap - lift), 0.0
-        wide_leg = body.leg_half_breadth(leg) + 0.25
-        strap: list[Run] = [[(at - wide_leg, shoes.strap + 0.7), (at, shoes.strap + 0.3), (at + wide_leg, shoes.strap + 0.7)], [(at + wide_leg, shoes.strap + 0.7), (at + wide_leg, shoes.strap - 0.5)],
-                            [(at + wide_leg, shoes.strap - 0.5), (at, shoes.strap - 0.9), (at - wide_leg, shoes.strap - 0.5)]]  # fmt: skip
-        found.append(("strap", "cloth", strap, shoes.colour))
-    return found
+    return found + _strap_front(body, lift, shoes)
+
+
+def _base(centre: float, half: float, sole: float) -> list[Run]:
+    return [
+        [(centre - half, sole), (centre + half, sole)],
+        [(centre + half, sole), (centre + half * 0.97, 0.0)],
+        [(centre + half * 0.97, 0.0), (centre - half * 0.97, 0.0)],
+        [(centre - half * 0.97, 0.0), (centre - half, sole)],
+    ]
+
+
+def _strap_front(body: Body, lift: float, shoes: WornShoes) -> list[_Part]:
+    """A strap round the ankle."""
+    if shoes.strap is None:
+        return []
+    leg, at = shoes.strap - lift, body.leg_centre(shoes.strap - lift)
+    wide, y = body.leg_half_breadth(leg) + 0.25, shoes.strap
+    strap: list[Run] = [
+        [(at - wide, y + 0.7), (at, y + 0.3), (at + wide, y + 0.7)],
+        [(at + wide, y + 0.7), (at + wide, y - 0.5)],
+        [(at + wide, y - 0.5), (at, y - 0.9), (at - wide, y - 0.5)],
+    ]
+    return [("strap", "cloth", strap, shoes.colour)]
 
 
 def _behind(body: Body, lift: float, shoes: WornShoes) -> list[_Part]:

@@ -60,7 +60,7 @@ def bounds(shapes: Iterable[Shape]) -> tuple[float, float, float, float]:
 
 
 def _defs(shapes: Sequence[Shape], name: str) -> Iterable[str]:
-    for weave in {shape.weave for shape in shapes if shape.weave}:
+    for weave in dict.fromkeys(shape.weave for shape in shapes if shape.weave):
         marks = "".join(
             f'<path d="{d}" fill="none" stroke="{colour}" stroke-width="{wide:g}"/>'
             if wide

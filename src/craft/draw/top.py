@@ -145,7 +145,7 @@ def _bottom_edge(outfit: Outfit, top: WornTop) -> list[tuple[float, float]]:
             return [
                 (1.0, hem + curve),
                 (0.6, hem + 0.1 * curve),
-                (0.0, hem - curve * 0.2),
+                (0.0, hem),
                 (-0.6, hem + 0.1 * curve),
                 (-1.0, hem + curve),
             ]
@@ -258,7 +258,7 @@ def sleeve_on(outfit: Outfit, share: float, room: float, frame: Trunk, shape: st
     outer = outer if len(outer) > 1 else [start, (x, y)]
     inner = inner if len(inner) > 1 else [pit, (low_x, min(low_y, pit[1] - 0.5))]
     top, end = arm[0][0], arm[-1][0]
-    return Sleeve(outer, inner, math.degrees(math.atan2(end[0] - top[0], top[1] - end[1])))
+    return Sleeve(outer, inner, math.degrees(math.atan2(end[0] - top[0], top[1] - end[1])), frame.armhole)
 
 
 def part_of(path: list[tuple[Point, float]], share: float) -> list[tuple[Point, float]]:

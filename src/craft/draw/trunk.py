@@ -313,9 +313,9 @@ def front_of(cloth: Cloth, frame: Trunk) -> list[Shape]:
     strokes: list[Run] = []
     buttons: list[Run] = []
     if how.placket:
-        strokes += [[(-1.5, top), (-1.5, low - 1.0)], [(1.5, top), (1.5, low - 1.0)]]
+        strokes += [[(-1.5, top), (-1.5, low)], [(1.5, top), (1.5, low)]]
     elif how.opens:
-        strokes += [[(0.0, top), (0.0, low - 1.0)]]
+        strokes += [[(0.0, top), (0.0, low)]]
     elif how.zip:
         strokes += [[(-0.5, top), (-0.5, low)], [(0.5, top), (0.5, low)]]
     if how.buttons:
