@@ -32,7 +32,9 @@ def test_any_look_is_judged_drawn_and_stands_within_the_figure(body: Body, look:
     assert 0.0 < judged.score < 1.0 and len(judged.leading) <= 3
     for finding in judged.findings:
         assert -1.0 <= finding.height <= outfit.height, finding.rule
-        assert finding.text.say("cm") and finding.figure.say("in") and 0 <= finding.weight <= 1
+        assert finding.text.say("cm") and 0 <= finding.weight <= 1
+        # A figure is told beside its border, unless both read the same.
+        assert finding.figure.say("in") or finding.figure.value == pytest.approx(finding.figure.threshold, abs=0.6)
     for edge in outfit.edges:
         assert -6.0 <= edge.height <= outfit.height, edge.key
     for shape in picture(outfit):
@@ -146,12 +148,11 @@ def test_from_the_side_cloth_lies_outside_the_body_and_a_heel_lifts_all_of_it(bo
     side = side_of(body)
     for shape in draw_profile(outfit):
         assert all(-6.0 <= y <= outfit.height + 12 and abs(x) < 80 for x, y in shape.points), shape.key
-        if shape.slot in ("bottom", "one_piece", "top", "layer"):
-            half = len(shape.points) // 2
-            for x, y in shape.points[:half]:
-                assert x >= side.front(y - outfit.lift) - 0.01, shape.key
-            for x, y in shape.points[half:]:
-                assert x <= side.back(y - outfit.lift) + 0.01, shape.key
+        if shape.slot in ("bottom", "one_piece", "top", "layer") and shape.role == "cloth":
+            for x, y in shape.points:
+                on_body = y - outfit.lift
+                outside = x >= side.front(on_body) - 0.01 or x <= side.back(on_body) + 0.01
+                assert outside or on_body > body.height("shoulder") - 1.0, shape.key
     for high in (3.0, 9.0):
-        (trunk, *_) = draw_profile(compose(body, Look((Piece.of({"is": "pumps", "heel_cm": high}),))))
-        assert max(y for _, y in trunk.points) == pytest.approx(body.height("shoulder") + high)
+        shapes = draw_profile(compose(body, Look((Piece.of({"is": "pumps", "heel_cm": high}),))))
+        assert max(y for shape in shapes for _, y in shape.points) == pytest.approx(body.stature + high)

@@ -103,7 +103,7 @@ def test_a_tuck_is_told_in_steps_drawn_on_this_body(house: House) -> None:
     path = f"/clients/{house.client.id}/tuck"
     steps = house.api.ask("POST", path, {"pieces": HEAVY}).told["steps"]
     assert len(steps) >= 3 and len({step["text"] for step in steps}) == len(steps)
-    tops = [next(shape["points"] for shape in step["shapes"] if shape["key"] == "top") for step in steps]
+    tops = [next(shape["d"] for shape in step["shapes"] if shape["key"] == "top") for step in steps]
     assert tops[0] != tops[-1] and all(step["bottom"] < step["hand"][1] < step["top"] for step in steps)
     loose = [WIDE, {"is": "tee"}]
     assert house.api.ask("POST", path, {"pieces": loose}).told["steps"] == []

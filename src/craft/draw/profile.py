@@ -238,7 +238,7 @@ def _closed(cloth: Cloth, points: list[Point]) -> Shape:
     half = len(points) // 2
     front, behind = points[:half], points[half:]
     above: Run = [behind[-1], front[0]]
-    if cloth.slot != "bottom":
+    if cloth.key != "bottom":
         (x0, y0), (x1, _) = behind[-1], front[0]
         above = [behind[-1], (x0 * 0.62 + x1 * 0.38, y0 + 2.2), (x0 * 0.3 + x1 * 0.7, y0 + 1.2), front[0]]
     runs: list[Run] = [front, [front[-1], behind[0]], behind, above]

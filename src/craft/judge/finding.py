@@ -18,12 +18,15 @@ class Figure(NamedTuple):
     unit: Literal["cm", "share", "scale", "°C"] = "cm"
 
     def say(self, unit: Unit = "cm") -> str:
-        """The figure beside its border.
+        """The figure beside its border; nothing where the two read the same, for then it says nothing.
 
         >>> Figure("below the break", 0.62, 0.6, "share").say()
         'below the break 62 % · border 60 %'
+        >>> Figure("height", 133.2, 133.2).say()
+        ''
         """
-        return f"{self.name} {self._write(self.value, unit)} · border {self._write(self.threshold, unit)}"
+        value, border = self._write(self.value, unit), self._write(self.threshold, unit)
+        return "" if value == border else f"{self.name} {value} · border {border}"
 
     def _write(self, value: float, unit: Unit) -> str:
         if self.unit == "cm":

@@ -2,17 +2,20 @@
 
 from __future__ import annotations
 
+from functools import lru_cache
 from typing import Any, Literal
 from uuid import UUID
 
+from django.http import HttpResponse
 from ninja import Router
 from pydantic import BaseModel, Field
 
+from craft.draw.specimens import bodies_svg, kinds_svg
 from craft.judge import RULES
 from craft.judge.judgement import BORDERS
 from studio.requests import MemberRequest
 from studio.rules import services
-from studio.schemas import Copied, Refusal, answer
+from studio.schemas import Copied, Refusal, answer, file_of
 
 router = Router()
 Verdict = Literal["works", "watch", "against"]
@@ -144,3 +147,14 @@ def effect(request: MemberRequest, given: Ways) -> Any:
             ],
         )
     )
+
+
+@router.get("/specimens.svg", response=bytes, openapi_extra=file_of("image/svg+xml"))
+def specimens(request: MemberRequest, sheet: Literal["kinds", "bodies"] = "kinds") -> Any:
+    """How this house draws: every kind of piece, or one look on three bodies."""
+    return HttpResponse(_sheet(sheet), content_type="image/svg+xml", headers={"Cache-Control": "private, max-age=3600"})
+
+
+@lru_cache(maxsize=2)
+def _sheet(sheet: str) -> str:
+    return kinds_svg() if sheet == "kinds" else bodies_svg()

@@ -1533,6 +1533,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/specimens.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Specimens
+         * @description How this house draws: every kind of piece, or one look on three bodies.
+         */
+        get: operations["studio_rules_api_specimens"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client_id}/shopping/shelf": {
         parameters: {
             query?: never;
@@ -8601,6 +8621,37 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_rules_api_specimens: {
+        parameters: {
+            query?: {
+                sheet?: "kinds" | "bodies";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
             503: components["responses"]["NotDone503"];
         };
     };

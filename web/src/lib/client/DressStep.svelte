@@ -47,7 +47,7 @@
   </main>
 {:else}
   {@const assessment = table.assessment}
-  <Workbench>
+  <Workbench turned={studio.turned}>
     {#snippet panel()}
       <LookBar {table} {words} about={open} bind:this={bar} />
       {#if open}
@@ -65,6 +65,7 @@
           onchoose={choose}
           table={open ? table : undefined}
           turned={dressing.turned}
+          detail={open ? dressing.detail : null}
         />{/if}
     {/snippet}
     {#snippet side()}
@@ -84,7 +85,7 @@
         />
       {/if}
     {/snippet}
-    {#snippet rail()}{#if open}<Rail {table} />{/if}{/snippet}
+    {#snippet rail()}{#if open && !studio.turned}<Rail {table} />{/if}{/snippet}
     {#snippet under()}
       {#if compared}<p class="text-sm">
           One floor line, one scale. What differs from the first look is outlined.
@@ -97,7 +98,17 @@
           unsettled={table.unsettled}
         />
         {#if open && !studio.turned}
-          <span class="ml-auto flex shrink-0 gap-1 pl-4 text-sm">
+          <span
+            class="flex flex-wrap gap-1 text-sm min-[700px]:ml-auto min-[700px]:shrink-0 min-[700px]:pl-4"
+          >
+            <button
+              class="quiet"
+              aria-pressed={dressing.detail !== null}
+              title="Neck, waist and foot in turn"
+              onclick={() => dressing.closer()}
+              >{dressing.detail ? `Closer: ${dressing.detail}` : "Closer"}
+              <span class="key letter">E</span></button
+            >
             <button
               class="quiet"
               aria-pressed={dressing.turned === "side"}

@@ -29,13 +29,10 @@
 {:else if rail.pieces}
   <div class="flex min-h-0 items-stretch">
     <div class="flex w-36 shrink-0 flex-col gap-0.5 py-1 pl-4 text-sm">
-      <label class="text-bark"
-        >From the rack
-        <select class="field text-walnut" bind:value={rail.slot}>
-          <option value="">all places</option>
-          {#each rail.slots as slot (slot)}<option value={slot}>{titleOf(slot)}</option>{/each}
-        </select>
-      </label>
+      <select class="field" aria-label="From the rack" bind:value={rail.slot}>
+        <option value="">from the rack</option>
+        {#each rail.slots as slot (slot)}<option value={slot}>{titleOf(slot)}</option>{/each}
+      </select>
       <input
         type="search"
         class="field"
@@ -64,7 +61,7 @@
             title={goes?.why ? `${piece.title}: ${goes.why}` : piece.title}
             onclick={() => putOn(piece)}
           >
-            <Flat shapes={piece.flat} id="rail-{piece.id}" tall={58} scale={0.48} />
+            <Flat shapes={piece.flat} id="rail-{piece.id}" tall={60} scale={0.56} />
             <span class="flex items-baseline justify-center gap-1">
               {#if goes && !studio.turned}
                 <span class="translate-y-0.5"><Mark of={goes.verdict} size={11} /></span>

@@ -39,6 +39,11 @@
     onlike?.(finding);
   }
 
+  /** In words alone: with a client beside you no figure is said. */
+  const plain = (text: string) => (studio.turned && /\d/.test(text) ? "" : text);
+  /** The reason in hand; its line alone is drawn strong. */
+  let pointed = $state<string | null>(null);
+
   const GUTTER = 26;
   const wanted = $derived(shown.map((finding) => scale.y(finding.height)));
   const tops = $derived(
@@ -57,7 +62,12 @@
 <section aria-label="Reasons" class="relative h-full overflow-x-hidden overflow-y-auto" tabindex="-1">
   <svg class="absolute top-0 left-0" width={GUTTER} height={full} aria-hidden="true">
     {#each shown as finding, i (finding.rule + finding.code)}
-      <path class="lead" d="M0 {wanted[i]}H5L{GUTTER - 8} {(tops[i] ?? 0) + 13}H{GUTTER - 3}" />
+      <path
+        class="lead"
+        class:here={pointed === idOf(finding)}
+        class:led={assessment.leading.includes(finding.title) && scale.shows(finding.height)}
+        d="M0 {wanted[i]}H5L{GUTTER - 8} {(tops[i] ?? 0) + 13}H{GUTTER - 3}"
+      />
     {/each}
   </svg>
   <ul style:height="{full}px" class="relative">
@@ -68,6 +78,10 @@
         bind:clientHeight={heights[idOf(finding)]}
         data-rule={finding.rule}
         data-stance={finding.stance}
+        onpointerenter={() => (pointed = idOf(finding))}
+        onpointerleave={() => (pointed = null)}
+        onfocusin={() => (pointed = idOf(finding))}
+        onfocusout={() => (pointed = null)}
       >
         <button
           class="flex min-h-[26px] w-full items-baseline gap-1.5 text-left font-semibold"
@@ -79,10 +93,10 @@
           <span class={finding.outranked ? "text-bark line-through decoration-1" : ""}>{finding.title}</span>
         </button>
         {#if isOpen(finding)}
-          <p class="pl-[21px] text-sm leading-snug">{finding.text}</p>
+          {#if plain(finding.text)}<p class="pl-[21px] text-sm leading-snug">{plain(finding.text)}</p>{/if}
           {#if !studio.turned}
             <p class="pl-[21px] text-xs text-bark">
-              {finding.figure}{finding.school ? ` · ${finding.school}` : ""}
+              {[finding.figure, finding.school].filter(Boolean).join(" · ")}
             </p>
           {/if}
           {#if finding.mend && !studio.turned}
@@ -123,6 +137,16 @@
     fill: none;
     stroke: var(--color-rule);
     stroke-width: 1;
+    opacity: 0;
+  }
+  /* Only what leads is tied to its place, and what is pointed at: more lines than that are a tangle. */
+  .lead.led {
+    opacity: 1;
+  }
+  .lead.here {
+    stroke: var(--color-leaf);
+    stroke-width: 1.6;
+    opacity: 1;
   }
   .mend {
     min-height: 26px;

@@ -2,7 +2,7 @@
   /** The steps, always in sight, and how what was done stands: kept, undone, done again. */
   import type { Saving } from "./draft.svelte";
   import type { History } from "./history.svelte";
-  import { STEPS, type Step } from "./steps";
+  import { digitOf, GROUPS, keysOf, nameOf, type Step } from "./steps";
 
   interface Props {
     step: Step;
@@ -11,6 +11,12 @@
     onback: (way: "undo" | "redo") => void;
   }
   const { step, saving, history, onback }: Props = $props();
+  /** Where one was last in each part of the work: its name leads back there. */
+  const last = $state<Record<string, Step>>({});
+  $effect(() => {
+    const group = GROUPS.find((one) => one.steps.includes(step));
+    if (group) last[group.name] = step;
+  });
   const SAID: Record<Saving, string> = {
     blank: "Nothing to keep yet",
     kept: "Kept",
@@ -23,17 +29,35 @@
 
 <div class="flex min-h-11 shrink-0 flex-wrap items-stretch border-b border-rule pr-4 pl-1">
   <nav aria-label="Steps" class="flex flex-wrap">
-    {#each STEPS as [key, name], i (key)}
-      <a
-        href="#{key}"
-        class="step flex items-center gap-1.5 px-2 min-[1180px]:px-2.5"
-        class:here={step === key}
-        aria-current={step === key ? "step" : undefined}
-        data-sveltekit-noscroll
-        data-sveltekit-keepfocus
-      >
-        {name} <span class="key letter hidden min-[1180px]:inline" aria-hidden="true">{(i + 1) % 10}</span>
-      </a>
+    {#each GROUPS as group (group.name)}
+      {#if group.steps.includes(step)}
+        <span class="open flex" role="group" aria-label={group.name}>
+          {#each group.steps as key (key)}
+            <a
+              href="#{key}"
+              class="step flex items-center gap-1.5 px-2.5 min-[700px]:px-3"
+              class:here={step === key}
+              aria-current={step === key ? "step" : undefined}
+              data-sveltekit-noscroll
+              data-sveltekit-keepfocus
+            >
+              {nameOf(key)}
+              <span class="key letter hidden min-[900px]:inline" aria-hidden="true">{digitOf(key)}</span>
+            </a>
+          {/each}
+        </span>
+      {:else}
+        <a
+          href="#{last[group.name] ?? group.steps[0]}"
+          class="step flex items-center gap-1.5 px-2.5 text-bark min-[700px]:px-3"
+          title={group.steps.map(nameOf).join(", ")}
+          data-sveltekit-noscroll
+          data-sveltekit-keepfocus
+        >
+          {group.name}
+          <span class="key letter hidden min-[900px]:inline" aria-hidden="true">{keysOf(group)}</span>
+        </a>
+      {/if}
     {/each}
   </nav>
   <div class="ml-auto flex items-center gap-3 text-sm">
@@ -57,6 +81,12 @@
     min-height: 2.75rem;
     border-bottom: 3px solid transparent;
     border-top: 3px solid transparent;
+  }
+  .open {
+    background: var(--color-sheet);
+    box-shadow:
+      inset 1px 0 var(--color-grain),
+      inset -1px 0 var(--color-grain);
   }
   .step:hover {
     border-bottom-color: var(--color-rule);

@@ -10,11 +10,13 @@
     under: Snippet;
     /** What hangs below the floor line, where a step has such a thing. */
     rail?: Snippet;
+    /** Turned to the client: the picture has the room, and nothing is to be filled in. */
+    turned?: boolean;
   }
-  const { panel, stage, side, under, rail }: Props = $props();
+  const { panel, stage, side, under, rail, turned = false }: Props = $props();
 </script>
 
-<main class="bench min-h-0 grow">
+<main class="bench min-h-0 grow" class:turned>
   <div class="panel relative min-h-0 overflow-y-auto px-4 py-3" data-panel tabindex="-1">
     {@render panel()}
   </div>
@@ -55,13 +57,22 @@
   .rail {
     grid-area: rail;
   }
+  .turned {
+    grid-template:
+      "stage side" minmax(0, 1fr)
+      "under under" auto / minmax(22rem, 1fr) 24rem;
+  }
+  .turned .panel,
+  .turned .rail {
+    display: none;
+  }
   @media (max-width: 1100px) {
-    .bench {
+    .bench:not(.turned) {
       grid-template-columns: 17.5rem minmax(20rem, 1fr) 17rem;
     }
   }
   @media (max-width: 960px) {
-    .bench {
+    .bench:not(.turned) {
       grid-template:
         "stage side" minmax(0, 1.45fr)
         "under under" auto
@@ -71,6 +82,28 @@
     .panel {
       border-right: 0;
       border-top: 1px solid var(--color-rule);
+    }
+  }
+  /* On a phone one thing stands below the other, and the page scrolls. */
+  @media (max-width: 700px) {
+    .bench,
+    .bench:not(.turned) {
+      display: block;
+      overflow-y: auto;
+    }
+    .stage {
+      height: 58dvh;
+    }
+    .side {
+      height: 46dvh;
+      border-top: 1px solid var(--color-rule);
+    }
+    .panel {
+      contain: none;
+      overflow: visible;
+    }
+    .under {
+      flex-wrap: wrap;
     }
   }
 </style>

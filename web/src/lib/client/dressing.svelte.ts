@@ -2,6 +2,7 @@
 import type { Finding, Slot } from "../api/client";
 import type { ClientState } from "../brief/client.svelte";
 import { notice } from "../ui/notice.svelte";
+import { closer, type Detail } from "../figure/detail";
 import type { LookTable } from "./table.svelte";
 import { changesOf, inWords, type Way } from "./ways.svelte";
 
@@ -11,6 +12,9 @@ export class Dressing {
   aside = $state<"reasons" | "ways" | "views">("reasons");
   /** What is shown beside the front. */
   turned = $state<"side" | "back" | null>(null);
+
+  /** The part of the figure that is shown large. */
+  detail = $state<Detail | null>(null);
 
   constructor(
     readonly table: LookTable,
@@ -48,6 +52,11 @@ export class Dressing {
     this.turned = this.turned === to ? null : to;
   }
 
+  /** Look closer: at neck, waist and foot in turn, and at the whole again. */
+  closer(): void {
+    this.detail = closer(this.detail);
+  }
+
   reasons = (): void => {
     this.aside = "reasons";
   };
@@ -71,6 +80,7 @@ export class Dressing {
       v: () => this.beside("views"),
       s: () => this.turn("side"),
       b: () => this.turn("back"),
+      e: () => this.closer(),
     };
   }
 

@@ -14,6 +14,30 @@ export const STEPS = [
 
 export type Step = (typeof STEPS)[number][0];
 
+interface Group {
+  name: string;
+  steps: readonly Step[];
+}
+
+/** The bar holds a name for each part of the work; the part that one is in shows its steps. At most seven names stand
+ * there, so a new step joins the part that it belongs to. */
+export const GROUPS: readonly Group[] = [
+  { name: "Client", steps: ["brief", "measure", "read"] },
+  { name: "Pieces", steps: ["shop", "rack", "try"] },
+  { name: "Looks", steps: ["dress", "looks"] },
+  { name: "Past", steps: ["history", "records"] },
+];
+
+/** What a step is called, and the digit of its key. */
+export const nameOf = (step: Step): string => STEPS.find(([key]) => key === step)?.[1] ?? step;
+export const digitOf = (step: Step): number => (STEPS.findIndex(([key]) => key === step) + 1) % 10;
+
+/** The keys of a group: “1 – 3”. */
+export function keysOf(group: Group): string {
+  const digits = group.steps.map(digitOf);
+  return digits.length > 1 ? `${digits[0]} – ${digits.at(-1)}` : `${digits[0]}`;
+}
+
 /** The step that an address names. */
 export function stepOf(hash: string): Step | null {
   return STEPS.find(([key]) => `#${key}` === hash)?.[0] ?? null;

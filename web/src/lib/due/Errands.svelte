@@ -1,5 +1,6 @@
 <script lang="ts">
   /** What is due, the soonest first; what was done stays below, and can be taken back. */
+  import DateField from "../ui/DateField.svelte";
   import { untrack } from "svelte";
   import { notice } from "../ui/notice.svelte";
   import { day } from "../units";
@@ -43,7 +44,11 @@
 <ul class={wide ? "" : "text-sm"} aria-label="Due">
   {#each list.due as errand (errand.id)}
     {@const when = stands(errand.due_on)}
-    <li class="border-b border-dashed border-rule py-1.5 {wide ? 'grid grid-cols-[1fr_auto] gap-x-6' : ''}">
+    <li
+      class="border-b border-dashed border-rule py-1.5 {wide
+        ? 'grid gap-x-6 min-[700px]:grid-cols-[1fr_auto]'
+        : ''}"
+    >
       <div>
         {#if wide}<a
             class="font-semibold underline decoration-rule underline-offset-4"
@@ -55,12 +60,11 @@
       <div class="flex flex-wrap items-center gap-x-3">
         <label class="flex items-center gap-1.5 {when.includes('late') ? 'text-madder' : ''}">
           <span>{when}</span>
-          <input
-            type="date"
-            class="field w-auto"
-            aria-label="Due on, {errand.title}"
-            value={errand.due_on ?? ""}
-            onchange={(event) => void list.move(errand, event.currentTarget.value)}
+          <DateField
+            class="w-auto"
+            label="Due on, {errand.title}"
+            value={errand.due_on}
+            onchange={(iso) => void list.move(errand, iso ?? "")}
           />
         </label>
         <button class="press min-h-7 px-2 py-0" onclick={() => void done(errand)}>Done</button>

@@ -17,7 +17,7 @@
   const ROW = 27;
   const shown = $derived(
     edges
-      .filter((edge) => edge.seen)
+      .filter((edge) => edge.seen && scale.shows(edge.height))
       .map((edge) => {
         const height = hand?.key === edge.key ? hand.at : edge.height;
         return { ...edge, height, y: scale.y(height), held: hand?.key === edge.key };

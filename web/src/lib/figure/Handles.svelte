@@ -18,7 +18,9 @@
   const stature = $derived(table.assessment?.stature ?? 165);
   const [low, high] = $derived(reach(stature));
   const edges = $derived(
-    (table.assessment?.edges ?? []).filter((edge) => movable(edge, table.draft.pieces[edge.slot])),
+    (table.assessment?.edges ?? []).filter(
+      (edge) => movable(edge, table.draft.pieces[edge.slot]) && scale.shows(edge.height),
+    ),
   );
   /** The edge in the hand, as it was when it was taken; where it is now is the table's to show. */
   let held = $state.raw<Edge | null>(null);

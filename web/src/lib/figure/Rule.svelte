@@ -14,13 +14,21 @@
   const inches = $derived(studio.unit === "in");
   // A tick a cm and a number every ten; in inches a tick each and a number every four.
   const step = $derived(inches ? 2.54 : 1);
-  const ticks = $derived(Array.from({ length: Math.floor((scale.tall - 1) / step) + 1 }, (_, i) => i));
+  const ticks = $derived.by(() => {
+    const first = Math.ceil(scale.from / step);
+    const last = Math.floor((scale.from + scale.tall - 1) / step);
+    return Array.from({ length: last - first + 1 }, (_, i) => first + i);
+  });
   const named = $derived(inches ? 4 : 10);
   const half = $derived(inches ? 2 : 5);
   const long = (tick: number) => (tick % named === 0 ? 11 : tick % half === 0 ? 8 : 4);
   const line = (tick: number) => `M${x - long(tick)} ${scale.y(tick * step)}H${x}`;
 
-  const marks = $derived(landmarks.map((mark) => ({ ...mark, at: scale.y(mark.cm + lift) })));
+  const marks = $derived(
+    landmarks
+      .filter((mark) => scale.shows(mark.cm + lift))
+      .map((mark) => ({ ...mark, at: scale.y(mark.cm + lift) })),
+  );
   const places = $derived(
     apart(
       marks.map((mark) => mark.at),
@@ -33,7 +41,10 @@
 
 <g class="rule" aria-hidden="true">
   <!-- One line with all its ticks: two hundred elements would be laid out and painted with every change beside them. -->
-  <path class="ticks" d="M{x} {scale.y(scale.tall - 1)}V{scale.floor}{ticks.map(line).join('')}" />
+  <path
+    class="ticks"
+    d="M{x} {scale.y(scale.from + scale.tall - 1)}V{scale.floor}{ticks.map(line).join('')}"
+  />
   {#each ticks.filter((tick) => tick % named === 0) as tick (tick)}
     <text class="number" x={x - 14} y={scale.y(tick * step) + 4} text-anchor="end">{tick}</text>
   {/each}

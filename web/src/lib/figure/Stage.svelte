@@ -7,6 +7,7 @@
   import Figure from "./Figure.svelte";
   import Handles from "./Handles.svelte";
   import Rule from "./Rule.svelte";
+  import { shown, type Detail } from "./detail";
   import { useScale } from "./scale.svelte";
 
   interface Props {
@@ -18,20 +19,28 @@
     table?: LookTable;
     /** What is shown beside the front: the side outline or the back. */
     turned?: "side" | "back" | null;
+    /** A part of the figure that is shown large; the whole of it where there is none. */
+    detail?: Detail | null;
   }
-  const { assessment, name, chosen, onchoose, table, turned = null }: Props = $props();
+  const { assessment, name, chosen, onchoose, table, turned = null, detail = null }: Props = $props();
   const scale = useScale();
   /** The body stands still while a hem moves: its marks are drawn anew only when they changed. */
   const landmarks = $derived(assessment.landmarks);
   const lift = $derived(assessment.lift);
   const RULE = 34;
   const LABELS = 120;
+  /** Room for the landmarks’ names beside the rule: none on a phone, where the figure has it. */
+  const names = $derived(scale.width < 540 ? 8 : 104);
 
   $effect(() => {
-    scale.tall = assessment.stature + assessment.lift + 3;
+    const [from, tall] = shown(assessment, detail);
+    scale.from = from;
+    scale.tall = tall;
   });
+  // Other steps show the whole figure on the same rule.
+  $effect(() => () => void (scale.from = 0));
   $effect(() => (turned && table ? table.profile.watch() : undefined));
-  const room = $derived(scale.width - RULE - 104 - LABELS);
+  const room = $derived(scale.width - RULE - names - LABELS);
   const told = $derived(turned ? (table?.profile.told ?? null) : null);
   const beside = $derived(turned === "back" ? (told?.back ?? null) : (told?.shapes ?? null));
   /** Half of what a front takes with its arms; what a side takes before and behind its plumb line, cm. */
@@ -41,7 +50,7 @@
   const [behind, before] = $derived(turned === "back" ? [front, front] : [19, 24]);
   const both = $derived((2 * front + behind + before) * scale.perCm <= room);
   const spread = $derived(beside && both ? (behind + before) * scale.perCm : 0);
-  const middle = $derived(RULE + 104 + (room - spread) / 2);
+  const middle = $derived(RULE + names + (room - spread) / 2);
   /** Where the side's plumb line stands: beside the front, or in its place where there is no room for both. */
   const plumb = $derived(both ? middle + (front + behind) * scale.perCm : middle);
 </script>
@@ -60,12 +69,12 @@
     {/if}
     <Edges
       edges={assessment.edges}
-      from={RULE + 108}
+      from={RULE + names + 4}
       label={scale.width - LABELS}
       {chosen}
       hand={table?.hand}
     />
-    <Rule {landmarks} {lift} x={RULE} />
+    <Rule landmarks={names > 8 ? landmarks : []} {lift} x={RULE} />
   </svg>
   {#if table}<Handles {table} right={scale.width - LABELS} />{/if}
   <ol class="sr-only" aria-label="Edges, top to bottom">

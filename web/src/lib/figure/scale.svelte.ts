@@ -11,6 +11,8 @@ export class RuleScale {
   width = $state(520);
   /** What has to fit above the floor, cm. */
   tall = $state(170);
+  /** Where what is shown begins above the floor, cm: nought, but for a detail. */
+  from = $state(0);
 
   get perCm(): number {
     return Math.max(1, (this.height - ABOVE) / this.tall);
@@ -20,14 +22,19 @@ export class RuleScale {
     return this.height;
   }
 
+  /** Whether a height can be seen, cm above the floor. */
+  shows(cm: number): boolean {
+    return cm >= this.from - 1 && cm <= this.from + this.tall;
+  }
+
   /** Pixels from the top of the stage for a height above the floor. */
   y(cm: number): number {
-    return this.floor - cm * this.perCm;
+    return this.floor - (cm - this.from) * this.perCm;
   }
 
   /** The height above the floor, cm, of a place so many pixels below the top of the stage. */
   heightAt(px: number): number {
-    return (this.floor - px) / this.perCm;
+    return (this.floor - px) / this.perCm + this.from;
   }
 }
 

@@ -59,21 +59,27 @@
   }
 </script>
 
-<li class="flex items-center gap-4 border-b border-rule hover:bg-sheet">
+<li class="flex flex-wrap items-center gap-x-4 border-b border-rule hover:bg-sheet min-[700px]:flex-nowrap">
   {#if edited}
-    <form onsubmit={change} class="grid grow grid-cols-[14rem_1fr_auto_auto] items-end gap-3 px-1 py-2">
+    <form
+      onsubmit={change}
+      class="grid grow items-end gap-3 px-1 py-2 min-[700px]:grid-cols-[14rem_1fr_auto_auto]"
+    >
       <label class="text-sm text-bark">
         Name<input id="new-name" class="field" required bind:this={input} bind:value={name} />
       </label>
       <label class="text-sm text-bark">Note<input class="field" bind:value={note} /></label>
       <button class="press" data-main>Keep</button>
       <button class="press" type="button" onclick={() => (edited = null)}>Leave</button>
-      {#if trouble}<p role="alert" class="col-span-4 text-madder">{trouble}</p>{/if}
+      {#if trouble}<p role="alert" class="text-madder min-[700px]:col-span-4">{trouble}</p>{/if}
     </form>
   {:else}
-    <a href="/people/{client.id}" class="grid min-w-0 grow grid-cols-[1fr_auto] gap-x-6 px-1 py-2.5">
-      <span class="heading truncate text-lg">{client.name}</span>
-      <span class="row-span-2 self-center text-right text-sm">
+    <a
+      href="/people/{client.id}"
+      class="grid w-full min-w-0 grow gap-x-6 px-1 pt-2.5 min-[700px]:w-auto min-[700px]:grid-cols-[1fr_auto] min-[700px]:pb-2.5"
+    >
+      <span class="heading text-lg min-[700px]:truncate">{client.name}</span>
+      <span class="self-center text-sm min-[700px]:row-span-2 min-[700px]:text-right">
         {#if client.measures}
           {client.measures}
           {client.measures === 1 ? "measure" : "measures"}{#if due}, <strong>measure again</strong>{/if}

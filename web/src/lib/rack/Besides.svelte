@@ -1,5 +1,6 @@
 <script lang="ts">
   /** What no landing needs: maker, size, price, season, formality, where the piece is. */
+  import DateField from "../ui/DateField.svelte";
   import type { Schemas } from "../api/client";
   import { said } from "../units";
   import type { Rack } from "./rack.svelte";
@@ -70,11 +71,10 @@
   </label>
   <label class="text-sm text-bark">
     Bought
-    <input
-      type="date"
-      class="field text-walnut"
-      value={piece.facts.bought_on ?? ""}
-      onchange={(event) => set({ bought_on: event.currentTarget.value || null })}
+    <DateField
+      class="text-walnut"
+      value={piece.facts.bought_on}
+      onchange={(iso) => set({ bought_on: iso })}
     />
   </label>
   <label class="text-sm text-bark">

@@ -146,4 +146,21 @@
       grid-template-rows: minmax(0, 1fr) auto;
     }
   }
+  /* In a shop, in one hand: what is said, then the pieces, one below the other. */
+  @media (max-width: 700px) {
+    .rack {
+      display: block;
+      overflow-y: auto;
+    }
+    .panel {
+      overflow: visible;
+      border-right: 0;
+    }
+    .rack > section {
+      overflow: visible;
+    }
+    .rail {
+      grid-template-columns: repeat(auto-fill, minmax(6.6rem, 1fr));
+    }
+  }
 </style>

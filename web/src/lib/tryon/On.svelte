@@ -1,5 +1,6 @@
 <script lang="ts">
   /** The piece that is on: what is expected, what is seen, what becomes of it. */
+  import DateField from "../ui/DateField.svelte";
   import { studio } from "../studio.svelte";
   import Mark from "../ui/Mark.svelte";
   import { figure, said } from "../units";
@@ -110,7 +111,11 @@
           {#if form.decision in WANTS}
             <label class="flex items-baseline gap-2 text-sm text-bark">
               {WANTS[form.decision as keyof typeof WANTS]}
-              <input type="date" class="field w-auto text-walnut" bind:value={form.dueOn} />
+              <DateField
+                class="w-auto text-walnut"
+                value={form.dueOn}
+                onchange={(iso) => (form.dueOn = iso ?? "")}
+              />
             </label>
           {/if}
         </div>

@@ -39,6 +39,7 @@
   <main class="mx-auto w-full max-w-5xl grow px-5 py-7">
     <div class="flex flex-wrap items-end gap-x-8 gap-y-2 border-b-2 border-walnut pb-2">
       <h1 class="heading text-3xl">House rules</h1>
+      <a class="quiet self-center text-sm" href="/specimens">How pieces are drawn</a>
       <label class="w-56 text-sm text-bark"
         >Find<input type="search" class="field text-walnut" bind:value={house.sought} /></label
       >
