@@ -128,7 +128,7 @@ def test_the_pointer_chooses_a_garment_and_a_school_changes_the_reasons(stylist:
     stylist.wait(lambda: next(b for b in stylist.all("main li button") if "On stage" in b.text).click() is None)
     stylist.wait(lambda: stylist.find(NAME).get_attribute("value") == "On stage")
     stylist.step("dress")
-    top = stylist.find("polygon[data-slot=top]")
+    top = stylist.find("path[data-key=top]")
     # Near its hem: the middle of a deep neckline is skin.
     ActionChains(stylist.driver).move_to_element_with_offset(top, 0, round(0.4 * top.size["height"])).click().perform()
     stylist.wait(lambda: "text-leaf" in str(stylist.find("#slot-top").get_attribute("class")))

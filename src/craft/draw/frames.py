@@ -91,6 +91,7 @@ class Trunk:
 
     @property
     def armpit(self) -> Point:
+        """Where the armhole ends, at the side."""
         return self.armhole[-1]
 
     @property
