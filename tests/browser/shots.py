@@ -97,16 +97,6 @@ def shoot(stylist: Stylist) -> None:
     stylist.step("shop")
     stylist.find("[data-number]")
     take(stylist, "shop")
-    stylist.find("[aria-label='Beside the figure'] button:nth-child(2)").click()
-    stylist.find("[data-offer]")
-    take(stylist, "shops")
-    stylist.find("[aria-label='Beside the figure'] button").click()
-    stylist.find("textarea").send_keys(
-        "High-rise straight jeans, 2 % elastane.", " Front rise 25 cm, inseam 30in, leg opening 19 cm"
-    )
-    stylist.press(Keys.ENTER)
-    stylist.find("[data-check=length]")
-    take(stylist, "placed")
     stylist.step("rack")
     stylist.find("[data-piece='mid blue wide jeans']").click()
     stylist.find("[data-check=length]")

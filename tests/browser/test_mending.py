@@ -158,16 +158,19 @@ def test_a_piece_is_worn_as_it_comes_back_from_the_tailor_and_seen_turned(stylis
     stylist.wait(lambda: stylist.edge("leg_hem") != before, "the hem where it will be")
     assert not stylist.all("[data-rule='length.trailing']")
     stylist.rest()
-    front = len(stylist.all("path[data-slot=bottom]"))
+    front = len(stylist.all("[aria-labelledby=figure-name] path[data-slot=bottom]"))
     stylist.press("s")
-    stylist.wait(lambda: len(stylist.all("path[data-slot=bottom]")) > front, "the side beside the front")
+    stylist.wait(
+        lambda: len(stylist.all("[aria-labelledby=figure-name] path[data-slot=bottom]")) > front,
+        "the side beside the front",
+    )
     assert stylist.violations() == []
     stylist.press("b")
     stylist.sees("from behind")
     stylist.wait(lambda: len(stylist.all("path.line")) > 2, "seams and pockets behind")
     assert stylist.violations() == []
     stylist.press("b")
-    stylist.wait(lambda: len(stylist.all("path[data-slot=bottom]")) == front)
+    stylist.wait(lambda: len(stylist.all("[aria-labelledby=figure-name] path[data-slot=bottom]")) == front)
     stylist.chord(Keys.CONTROL, "z")
     stylist.wait(lambda: stylist.edge("leg_hem") == before)
     stylist.kept()

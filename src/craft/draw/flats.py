@@ -22,7 +22,7 @@ from craft.draw.frames import Cloth, Legs, Skirt, Sleeve, Trunk
 from craft.draw.legs import draw_legs
 from craft.draw.objects import draw_object
 from craft.draw.shapes import Point, Run, Shape, area, other_side, steps
-from craft.draw.shoes import draw_shoe_side
+from craft.draw.shoe_side import draw_shoe_side
 from craft.draw.skirt import sewn_skirt
 from craft.draw.swim import Levels, sewn_swim
 from craft.draw.trunk import draw_trunk

@@ -136,8 +136,7 @@ def tuck_steps(outfit: Outfit) -> tuple[TuckStep, ...]:
 
 
 def _so_far(outfit: Outfit, act: _Act) -> tuple[Shape, ...]:
-    """Trunk, bottom and top with the tuck as far as it is made; arms and what is worn over them are left off."""
+    """The figure, bottom and top with the tuck as far as it is made; what is worn over them is left off."""
     look = outfit.look.changed("top", tuck=act.so_far, **({"neck": "crew"} if act.behind else {}))
     made = compose(outfit.body, look, outfit.schools)
-    kept = [shape for shape in draw_dressed(made) if shape.key == "trunk" or shape.slot in ("top", "bottom")]
-    return tuple(shape for shape in kept if not shape.key.startswith("sleeve"))
+    return tuple(shape for shape in draw_dressed(made) if shape.slot in ("body", "top", "bottom"))

@@ -7,9 +7,11 @@ from dataclasses import replace
 from craft.draw.collars import LAPELS, lapels
 from craft.draw.figure import SHOULDER_SLOPE, armpit_of, neck_half, shoulder_line
 from craft.draw.frames import Cloth, Trunk
+from craft.draw.fronts import welts
+from craft.draw.made import made
 from craft.draw.shapes import Fold, Point, Run, Shape, area, flip, folds, lines, other_side, oval, steps
 from craft.draw.top import sleeve_on
-from craft.draw.trunk import draw_sleeves, draw_trunk, made, welts
+from craft.draw.trunk import draw_sleeves, draw_trunk
 from craft.draw.weave import light_of, opacity_of, thread, weave_of
 from craft.look import Outfit
 from craft.wear import WornLayer

@@ -20,7 +20,7 @@ from craft.draw.figure import armpit_of
 from craft.draw.frames import Cloth
 from craft.draw.layer import layer_half
 from craft.draw.shapes import Point, Run, Shape, area, lines, moved, steps
-from craft.draw.shoes import draw_shoe_side
+from craft.draw.shoe_side import draw_shoe_side
 from craft.draw.top import top_half
 from craft.draw.weave import light_of, opacity_of, thread, weave_of
 from craft.look import Outfit

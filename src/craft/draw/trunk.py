@@ -3,64 +3,14 @@
 from __future__ import annotations
 
 import math
-from typing import NamedTuple
 
 from craft.draw.collars import collar_of
 from craft.draw.frames import Cloth, Sleeve, Trunk
-from craft.draw.shapes import Fold, Light, Point, Run, Shape, area, between, flip, folds, lines, other_side, oval
+from craft.draw.fronts import front_of
+from craft.draw.made import made
+from craft.draw.shapes import Fold, Point, Run, Shape, area, between, flip, folds, lines, other_side, oval
 from craft.draw.weave import THREAD, light_of, opacity_of, system_of, thread, weave_of
 from craft.wear.openings import neck_of
-
-
-class Made(NamedTuple):
-    """How a kind is made (W: common pattern drafting): bands of rib at hem, cuff and neck, cm; a shirt's cuff; how many
-    buttons close it in front; whether it has a yoke, a chest pocket, welts; stitching at its hems; whether it opens."""
-
-    rib: float = 0.0
-    cuff: float = 0.0
-    neckband: float = 0.0
-    buttons: int = 0
-    yoke: bool = False
-    placket: bool = False
-    chest_pocket: bool = False
-    welts: str = ""
-    stitched: bool = False
-    opens: bool = False
-    zip: bool = False
-    set_in: bool = True
-    quilted: bool = False
-
-
-#: Buttons are sewn so far apart, cm (W).
-BUTTONS_APART = 9.0
-MADE: dict[str, Made] = {
-    "tee": Made(neckband=1.8, stitched=True),
-    "tank": Made(neckband=1.0, stitched=True),
-    "camisole": Made(neckband=0.8),
-    "shirt": Made(cuff=6.0, buttons=7, yoke=True, placket=True, chest_pocket=True, stitched=True),
-    "blouse": Made(cuff=4.0, neckband=0.0),
-    "knit": Made(rib=5.5, neckband=2.6),
-    "sweatshirt": Made(rib=6.0, neckband=2.2, set_in=False),
-    "bodysuit": Made(neckband=0.9),
-    "waistcoat": Made(buttons=5, welts="welt", opens=True),
-    "gilet": Made(zip=True, welts="slant", opens=True, quilted=True),
-    "cardigan": Made(rib=5.5, buttons=6, opens=True),
-    "blazer": Made(buttons=2, welts="flap", opens=True),
-    "jacket": Made(rib=0.0, buttons=6, welts="welt", stitched=True, opens=True, chest_pocket=True),
-    "coat": Made(buttons=3, welts="slant", opens=True),
-    "duster": Made(opens=True, welts="slant"),
-    "kimono": Made(opens=True, neckband=0.0),
-    "poncho": Made(),
-    "cape": Made(buttons=1, opens=True),
-    "dress": Made(),
-    "jumpsuit": Made(buttons=5, placket=True),
-    "dungarees": Made(stitched=True),
-}
-
-
-def made(cloth: Cloth) -> Made:
-    """How this piece is made."""
-    return MADE.get(cloth.piece.kind, Made())
 
 
 def draw_trunk(cloth: Cloth, frame: Trunk) -> tuple[Shape, ...]:
@@ -305,80 +255,6 @@ def _rolled_neck(cloth: Cloth, frame: Trunk) -> list[Shape]:
     ]
 
 
-def front_of(cloth: Cloth, frame: Trunk) -> list[Shape]:
-    """What closes the front: placket, zip and buttons; and the pockets on it."""
-    piece, how, ink = cloth.piece, made(cloth), thread(cloth.colour, 0.6)
-    top, low = frame.neck[0][1], frame.low if frame.tied is None else max(frame.low, frame.tied)
-    found: list[Shape] = []
-    strokes: list[Run] = []
-    buttons: list[Run] = []
-    if how.placket:
-        strokes += [[(-1.5, top), (-1.5, low)], [(1.5, top), (1.5, low)]]
-    elif how.opens:
-        strokes += [[(0.0, top), (0.0, low)]]
-    elif how.zip:
-        strokes += [[(-0.5, top), (-0.5, low)], [(0.5, top), (0.5, low)]]
-    if how.buttons:
-        start = min(top - 1.5, frame.waist + 4.0) if piece.kind in ("blazer", "coat") else top - 2.5
-        for at in range(how.buttons):
-            y = start - BUTTONS_APART * at
-            if y > low + 2.5:
-                buttons += oval(0.0 if how.placket else 1.4, y, 0.75, 0.75)
-    if how.chest_pocket:
-        strokes += _patch(frame)
-    if strokes:
-        found.append(lines(f"{cloth.key}_front", cloth.slot, "seam", strokes, ink, clip=cloth.key))
-    if how.welts:
-        found.append(
-            lines(f"{cloth.key}_pockets_front", cloth.slot, "edge", welts(frame, how.welts), ink, clip=cloth.key)
-        )
-    if buttons:
-        found.append(lines(f"{cloth.key}_buttons_front", cloth.slot, "edge", buttons, ink))
-    if how.quilted:
-        across: list[Run] = []
-        height = frame.low + 7.0
-        while height < frame.armpit[1] + 6.0:
-            across.append([(frame.half(height), height), (0.0, height - 1.0), (-frame.half(height), height)])
-            height += 7.5
-        found.append(lines(f"{cloth.key}_quilting", cloth.slot, "seam", across, ink, clip=cloth.key))
-    return found
-
-
-def _patch(frame: Trunk) -> list[Run]:
-    """A patch pocket on the client's left breast."""
-    x, y = -frame.half(frame.bust) * 0.52, frame.bust + 4.5
-    return [
-        [(x - 4.4, y), (x + 4.4, y)],
-        [(x - 4.4, y), (x - 4.2, y - 8.0)],
-        [(x - 4.2, y - 8.0), (x, y - 9.6), (x + 4.2, y - 8.0)],
-        [(x + 4.2, y - 8.0), (x + 4.4, y)],
-    ]
-
-
-def welts(frame: Trunk, kind: str) -> list[Run]:
-    """Hip pockets of both sides, and a breast welt on what has flaps."""
-    y = max(frame.low + 5.0, min(frame.waist - 9.0, frame.hip + 6.0))
-    inner, outer = frame.half(y) * 0.36, frame.half(y) * 0.84
-    if kind == "slant":
-        right: list[Run] = [
-            [(inner * 1.2, y + 9.0), (outer, y - 6.0)],
-            [(inner * 1.2 - 2.0, y + 8.2), (outer - 2.0, y - 6.6)],
-        ]
-        return [*right, *(flip(run) for run in right)]
-    tall = 5.0 if kind == "flap" else 1.6
-    right = [
-        [(inner, y), (outer, y + 0.7)],
-        [(inner, y), (inner + 0.2, y - tall)],
-        [(inner + 0.2, y - tall), (outer - 0.1, y - tall + 0.7)],
-        [(outer - 0.1, y - tall + 0.7), (outer, y + 0.7)],
-    ]
-    both = [*right, *(flip(run) for run in right)]
-    if kind == "flap":
-        x, high = -frame.half(frame.bust) * 0.62, frame.bust + 6.5
-        both += [[(x - 4.4, high + 0.8), (x + 4.4, high)], [(x - 4.4, high - 1.3), (x + 4.4, high - 2.1)]]
-    return both
-
-
 def fall_of_cloth(cloth: Cloth, frame: Trunk) -> list[Fold]:
     """How the cloth of the body falls: from bust and shoulder, over a band that holds it, where it is gathered."""
     piece = cloth.piece
@@ -423,6 +299,3 @@ def fall_of_cloth(cloth: Cloth, frame: Trunk) -> list[Fold]:
         y, x = frame.waist, frame.half(frame.waist)
         found += [Fold((x, y + off), (x * 0.1, y + off * 1.8), 1.0, 0.6) for off in (-5.0, -2.0, 1.0, 4.0)]
     return found
-
-
-__all__ = ["MADE", "Light", "draw_sleeves", "draw_trunk", "fall_of_cloth", "front_of", "made", "rib_lines", "welts"]

@@ -47,7 +47,7 @@
   </main>
 {:else}
   {@const assessment = table.assessment}
-  <Workbench turned={studio.turned}>
+  <Workbench turned={studio.turned} pictured={open}>
     {#snippet panel()}
       <LookBar {table} {words} about={open} bind:this={bar} />
       {#if open}

@@ -13,7 +13,7 @@
   const WIDE = 190;
   const TALL = 210;
   /** A body with ease and a little room on both sides, cm. */
-  const BROAD = 64;
+  const BROAD = 74;
   const scale = provideScale(new RuleScale());
   const first = $derived(steps?.[0]);
   $effect(() => {

@@ -12,11 +12,13 @@
     rail?: Snippet;
     /** Turned to the client: the picture has the room, and nothing is to be filled in. */
     turned?: boolean;
+    /** On a phone the picture comes first, and then what can be done to it. */
+    pictured?: boolean;
   }
-  const { panel, stage, side, under, rail, turned = false }: Props = $props();
+  const { panel, stage, side, under, rail, turned = false, pictured = false }: Props = $props();
 </script>
 
-<main class="bench min-h-0 grow" class:turned>
+<main class="bench min-h-0 grow" class:turned class:pictured>
   <div class="panel relative min-h-0 overflow-y-auto px-4 py-3" data-panel tabindex="-1">
     {@render panel()}
   </div>
@@ -88,8 +90,15 @@
   @media (max-width: 700px) {
     .bench,
     .bench:not(.turned) {
-      display: block;
+      display: flex;
+      flex-direction: column;
       overflow-y: auto;
+    }
+    .bench > div {
+      flex-shrink: 0;
+    }
+    .pictured .panel {
+      order: 1;
     }
     .stage {
       height: 58dvh;

@@ -32,12 +32,13 @@
   const { name, outline, stature, marks, over, ghost = [], lift = 0, room = 156 }: Props = $props();
   const scale = useScale();
   const RULE = 34;
-  const SIDE = 112;
+  /** Room for the landmarks’ names: none on a phone, where the figure has it. */
+  const side = $derived(scale.width < 540 ? 8 : 112);
 
   $effect(() => {
     scale.tall = stature + lift + 4;
   });
-  const middle = $derived(RULE + SIDE + (scale.width - RULE - SIDE - room) / 2);
+  const middle = $derived(RULE + side + (scale.width - RULE - side - room) / 2);
   const mm = $derived(scale.perCm / 10);
   const onFloor = $derived(
     `translate(${middle.toFixed(1)} ${scale.y(lift).toFixed(1)}) scale(${mm.toFixed(5)} ${(-mm).toFixed(5)})`,
@@ -69,7 +70,7 @@
       </g>
     {/if}
     {@render over?.(middle)}
-    <Rule landmarks={marks} {lift} x={RULE} />
+    <Rule landmarks={side > 8 ? marks : []} {lift} x={RULE} />
   </svg>
   <ol class="sr-only" aria-label="Landmarks, top to bottom">
     {#each marks.toSorted((a, b) => b.cm - a.cm) as mark (mark.name)}

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** Shapes as the drawing core describes them, painted: paths in mm of the real thing, y up. craft/draw/svg.py is the same. */
   import type { Schemas } from "../api/client";
-  import { fit } from "./paint";
+  import { FADE, fit, LIGHTS } from "./paint";
 
   interface Props {
     shapes: Schemas["DrawnShape"][];
@@ -23,7 +23,7 @@
   const weaves = $derived([
     ...new Map(shapes.flatMap(({ weave }) => (weave ? [[weave.key, weave]] : []))).values(),
   ]);
-  const lights = $derived(new Set(shapes.flatMap(({ light }) => light ?? [])));
+  const lights = $derived([...new Set(shapes.flatMap(({ light }) => light ?? []))]);
   const held = $derived(new Set(shapes.flatMap(({ slot, clip }) => (clip ? `${slot}-${clip}` : []))));
   const clips = $derived(shapes.filter((shape) => held.has(`${shape.slot}-${shape.key}`)));
   const clipped = (shape: Schemas["DrawnShape"]) =>
@@ -49,64 +49,20 @@
         {/each}
       </pattern>
     {/each}
-    {#if lights.has("form")}
-      <linearGradient id="{id}form" x1="0" y1="1" x2="1" y2="0.85">
-        <stop offset="0" stop-color="#fff" stop-opacity="0.07" /><stop
-          offset="0.3"
-          stop-color="#fff"
-          stop-opacity="0"
-        />
-        <stop offset="0.55" stop-color="#35261b" stop-opacity="0" />
-        <stop offset="1" stop-color="#35261b" stop-opacity="0.2" />
+    {#each lights as light (light)}
+      <linearGradient id="{id}{light}" x1="0" y1="1" x2="1" y2="0.85">
+        {#each LIGHTS[light] ?? [] as [offset, colour, opacity] (offset)}
+          <stop {offset} stop-color={colour} stop-opacity={opacity} />
+        {/each}
       </linearGradient>
+    {/each}
+    {#if shapes.some((shape) => shape.role === "fade")}
+      <radialGradient id="{id}fade">
+        {#each FADE as [offset, colour, opacity] (offset)}
+          <stop {offset} stop-color={colour} stop-opacity={opacity} />
+        {/each}
+      </radialGradient>
     {/if}
-    {#if lights.has("satin")}
-      <linearGradient id="{id}satin" x1="0" y1="1" x2="1" y2="0.85">
-        <stop offset="0" stop-color="#35261b" stop-opacity="0.1" /><stop
-          offset="0.16"
-          stop-color="#fff"
-          stop-opacity="0.05"
-        />
-        <stop offset="0.28" stop-color="#fff" stop-opacity="0.42" /><stop
-          offset="0.4"
-          stop-color="#fff"
-          stop-opacity="0.02"
-        />
-        <stop offset="0.58" stop-color="#35261b" stop-opacity="0.1" /><stop
-          offset="0.7"
-          stop-color="#fff"
-          stop-opacity="0.26"
-        />
-        <stop offset="0.8" stop-color="#fff" stop-opacity="0" /><stop
-          offset="1"
-          stop-color="#35261b"
-          stop-opacity="0.26"
-        />
-      </linearGradient>
-    {/if}
-    {#if lights.has("leather")}
-      <linearGradient id="{id}leather" x1="0" y1="1" x2="1" y2="0.85">
-        <stop offset="0" stop-color="#fff" stop-opacity="0.1" /><stop
-          offset="0.1"
-          stop-color="#fff"
-          stop-opacity="0.34"
-        />
-        <stop offset="0.18" stop-color="#fff" stop-opacity="0" /><stop
-          offset="0.6"
-          stop-color="#35261b"
-          stop-opacity="0"
-        />
-        <stop offset="1" stop-color="#35261b" stop-opacity="0.28" />
-      </linearGradient>
-    {/if}
-    <radialGradient id="{id}fade">
-      <stop offset="0" stop-color="#fff" stop-opacity="0.5" /><stop
-        offset="0.5"
-        stop-color="#fff"
-        stop-opacity="0.3"
-      />
-      <stop offset="1" stop-color="#fff" stop-opacity="0" />
-    </radialGradient>
   {/if}
   {#each clips as shape (`${shape.slot}-${shape.key}`)}
     <clipPath id="{id}-{shape.slot}-{shape.key}"><path d={shape.d} /></clipPath>
