@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from typing import Any
+from xml.etree import ElementTree
 
 import pytest
 
@@ -148,3 +149,19 @@ def test_a_preview_takes_the_client_to_stand_still_and_what_rests_does_not(house
     assert mends == [{False}, {False, True}]
     house.read("crotch_height", "84")
     assert hem(moving=True) == before != hem()
+
+
+def test_a_look_is_taken_along_as_a_picture_on_this_body(house: House) -> None:
+    look = house.keep("Sunday & after").told
+    told = house.api.ask("GET", f"/looks/{look['id']}/picture.svg")
+    assert told.status_code == 200 and told.headers["Content-Type"] == "image/svg+xml"
+    svg = ElementTree.fromstring(told.content)  # noqa: S314 (our own)
+    (title,) = svg.iter("{http://www.w3.org/2000/svg}title")
+    assert title.text == "Sunday & after"
+    # Stature and a margin above and below it, in millimetres.
+    assert float(svg.attrib["height"].removesuffix("mm")) == pytest.approx(10 * (165 + 6), abs=40)
+
+
+def test_what_the_picture_shows_is_told_in_words(house: House) -> None:
+    told = judged(house, [{"is": "jeans", "cut": "slim"}, {"is": "shirt", "colour": "#fefefe", "tuck": "full"}])
+    assert told["worn"] == ["white shirt, tucked: full", "mid blue slim jeans"]

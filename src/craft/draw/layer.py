@@ -9,7 +9,7 @@ from craft.draw.figure import SHOULDER_SLOPE, armpit_of, neck_half, shoulder_lin
 from craft.draw.frames import Cloth, Trunk
 from craft.draw.fronts import welts
 from craft.draw.made import made
-from craft.draw.shapes import Fold, Point, Run, Shape, area, flip, folds, lines, other_side, oval, steps
+from craft.draw.shapes import Fold, Point, Run, Shape, area, flip, folds, lines, other_side, oval, steps, whole
 from craft.draw.top import sleeve_on
 from craft.draw.trunk import draw_sleeves, draw_trunk
 from craft.draw.weave import light_of, opacity_of, thread, weave_of
@@ -25,6 +25,8 @@ GAP_TOP, GAP_HEM = 0.30, 0.52
 ROUND_TO = 6.0
 #: How deep a closed front opens at the neck, cm, by kind.
 NECK_DEPTH = {"blazer": 26.0, "waistcoat": 24.0, "coat": 20.0, "cardigan": 20.0, "jacket": 9.0, "gilet": 6.0}
+#: From so far below the waist on an open layer shows its lining, cm.
+LINING_SHOWS = 18.0
 #: Kinds without sleeves that fall over the arms.
 OVER_ARMS = ("poncho", "cape")
 
@@ -93,7 +95,7 @@ def _over_the_arms(frame: Trunk, end: Point, low: float) -> Trunk:
 
     def half(height: float) -> float:
         down = max(0.0, min(1.0, (end[1] - height) / max(long, 1.0)))
-        return end[0] + 0.30 * long * float(down**0.8)
+        return end[0] + 0.23 * long * float(down**0.8)
 
     near: Point = (half(end[1] - 2.5), end[1] - 2.5)
     side = [(half(h), h) for h in steps(near[1], low, 9.0)]
@@ -135,6 +137,7 @@ def _open(cloth: Cloth, frame: Trunk) -> list[Shape]:
     inside = area(f"{cloth.key}_behind", cloth.slot, behind, thread(cloth.colour, 0.25))
     # Lapels bring the back of their own collar.
     found = [
+        *_lining(cloth, frame),
         *([] if piece.kind in LAPELS else [inside]),
         *draw_sleeves(cloth, frame.sleeve),
         right,
@@ -196,6 +199,15 @@ def _open(cloth: Cloth, frame: Trunk) -> list[Shape]:
         if spots:
             found.append(lines(f"{cloth.key}_buttons_front", cloth.slot, "edge", spots, ink))
     return found
+
+
+def _lining(cloth: Cloth, frame: Trunk) -> list[Shape]:
+    """The inside of the back, seen between the fronts and beside the legs of what hangs below the waist."""
+    if frame.waist - frame.low < LINING_SHOWS:
+        return []
+    side = [(x - 0.4, y) for x, y in frame.side if y < frame.waist]
+    runs: list[Run] = [[(0.0, frame.waist), (side[0][0], frame.waist)], side, [side[-1], (0.0, frame.low + 0.6)]]
+    return [area(f"{cloth.key}_lining_behind", cloth.slot, whole(runs), thread(cloth.colour, 0.45), light="satin")]
 
 
 def _belt(cloth: Cloth, frame: Trunk, wide: float) -> list[Shape]:

@@ -254,4 +254,5 @@ def other_side(shape: Shape, key: str, right: Iterable[Run]) -> Shape:
     runs = [flip(run) for run in right if len(run) > 1]
     weave = shape.weave._replace(key=f"{shape.weave.key}l", turn=-shape.weave.turn) if shape.weave else None
     points = tuple(point for run in runs for point in run)
-    return replace(shape, key=key, d=path_of(runs, closed=True), points=points, weave=weave)
+    clip = shape.clip.replace("_right", "_left") if shape.clip else None
+    return replace(shape, key=key, d=path_of(runs, closed=True), points=points, weave=weave, clip=clip)

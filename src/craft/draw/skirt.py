@@ -5,6 +5,7 @@ from __future__ import annotations
 import itertools
 
 from craft.draw.frames import Cloth, Skirt
+from craft.draw.panels import side_panels
 from craft.draw.shapes import Fold, Point, Run, Shape, area, flip, folds, lines, oval, whole
 from craft.draw.weave import THREAD, light_of, opacity_of, system_of, thread, weave_of
 from craft.look import Outfit
@@ -62,7 +63,7 @@ def sewn_skirt(cloth: Cloth, frame: Skirt, cut: str) -> tuple[Shape, ...]:
     right: list[Run] = [[(0.0, band - 0.5), (top * 0.5, band - 0.35), (top, band)], [*frame.side()[:-1], edge[0]], edge]
     shape = area(cloth.key, cloth.slot, whole(right), cloth.colour, weave=weave_of(piece, cloth.colour),
                  light=light_of(piece), opacity=opacity_of(piece))  # fmt: skip
-    found = [shape]
+    found = [shape, *side_panels(cloth, frame.side(), band)]
     seams, stitches, bent = _sewn(cloth, frame, cut)
     ink = thread(cloth.colour)
     if bent:

@@ -53,7 +53,7 @@ ROWS: tuple[tuple[str, tuple[Words, ...]], ...] = (
         {"is": "shirt", "pattern": "vertical_stripe", "colour": "light_blue"},
         {"is": "blouse", "sleeve_shape": "puffed"}, {"is": "blouse", "cut": "wrap", "colour": "teal"},
         {"is": "knit", "colour": "burgundy"}, {"is": "knit", "fabric": ["chunky"], "colour": "cream", "neck": "polo"},
-        {"is": "knit", "fabric": ["ribbed"], "neck": "v", "colour": "mustard"}, {"is": "sweatshirt"}, {"is": "bodysuit"},
+        {"is": "knit", "fabric": ["ribbed"], "neck": "v", "colour": "mustard"}, {"is": "sweatshirt", "pattern": "lettering", "second_colour": "navy"}, {"is": "bodysuit"},
     )),
     ("Layers", (
         {"is": "blazer"}, {"is": "blazer", "surface": "textured", "colour": "brown"}, {"is": "jacket"},

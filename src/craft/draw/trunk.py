@@ -8,6 +8,7 @@ from craft.draw.collars import collar_of
 from craft.draw.frames import Cloth, Sleeve, Trunk
 from craft.draw.fronts import front_of
 from craft.draw.made import made
+from craft.draw.panels import lettering, side_panels
 from craft.draw.shapes import Fold, Point, Run, Shape, area, between, flip, folds, lines, other_side, oval
 from craft.draw.weave import THREAD, light_of, opacity_of, system_of, thread, weave_of
 from craft.wear.openings import neck_of
@@ -26,7 +27,7 @@ def draw_trunk(cloth: Cloth, frame: Trunk) -> tuple[Shape, ...]:
         opacity=opacity_of(piece),
     )
     ink = thread(cloth.colour)
-    found = [*draw_sleeves(cloth, frame.sleeve), body]
+    found = [*draw_sleeves(cloth, frame.sleeve), body, *side_panels(cloth, frame.side, frame.waist)]
     seams, stitches = _seams(cloth, frame), _stitches(cloth, frame)
     if seams:
         found.append(lines(f"{cloth.key}_seams", cloth.slot, "seam", seams, ink, clip=cloth.key))
@@ -36,7 +37,7 @@ def draw_trunk(cloth: Cloth, frame: Trunk) -> tuple[Shape, ...]:
     if bent:
         found.append(folds(f"{cloth.key}_folds", cloth.slot, bent, ink, clip=cloth.key))
     found += _neckband(cloth, frame)
-    found += front_of(cloth, frame)
+    found += [*lettering(cloth, frame), *front_of(cloth, frame)]
     found += collar_of(cloth, frame)
     return tuple(found)
 

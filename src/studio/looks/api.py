@@ -18,7 +18,7 @@ from studio.looks.models import Look
 from studio.looks.shapes import Colour, Described, KindOut, LookChange, LookIn, LookOut, Spoken, Vocabulary
 from studio.people.models import Client
 from studio.requests import MemberRequest
-from studio.schemas import PieceWords, words_of
+from studio.schemas import PieceWords, attached, file_of, words_of
 from studio.stored import readable, stored
 
 router = Router()
@@ -99,3 +99,9 @@ def remove(request: MemberRequest, look_id: UUID) -> Any:
 def restore(request: MemberRequest, look_id: UUID) -> Any:
     """Undo a removal."""
     return look_out(services.restore_look(request.user, look_id))
+
+
+@router.get("/looks/{uuid:look_id}/picture.svg", response=bytes, openapi_extra=file_of("image/svg+xml"))
+def as_picture(request: MemberRequest, look_id: UUID) -> Any:
+    """A look on its client, drawn: an SVG file at its true size."""
+    return attached(services.picture_of(request.user, look_id), "image/svg+xml", "look.svg")

@@ -16,6 +16,7 @@ from craft.assessment import Assessment, picture
 from craft.body import Body
 from craft.body.measures import HEIGHTS, label
 from craft.cloth.words import figure_name, said
+from craft.draw.told import what_is_worn
 from craft.judge import Finding
 from craft.look import Outfit
 from craft.look.register import AT_REST, WALKING, at_ease_in
@@ -109,6 +110,8 @@ class AssessmentOut(BaseModel):
     verdict: Literal["works", "watch", "against"] | None = None
     score: float | None = None
     leading: list[str]
+    #: What the picture shows, in words, the outermost piece first.
+    worn: list[str]
     shapes: list[DrawnShape]
 
 
@@ -151,6 +154,7 @@ def assessment_out(assessment: Assessment, unit: Unit) -> AssessmentOut:
         verdict=judgement.verdict if dressed else None,
         score=round(judgement.score, 3) if dressed else None,
         leading=[finding.title for finding in judgement.leading],
+        worn=list(what_is_worn(outfit)),
         shapes=drawn(picture(outfit)),
     )
 

@@ -15,13 +15,14 @@ from craft.advise.rail import Goes, place_of, rank
 from craft.advise.remedies import Remedy, remedies
 from craft.advise.switch import Switched, other_views
 from craft.advise.unsettled import Unsettled, unsettled
-from craft.assessment import Assessment, assess
+from craft.assessment import Assessment, assess, picture
 from craft.body import Body
 from craft.cloth import Piece
 from craft.draw import Shape
 from craft.draw.back import draw_back
 from craft.draw.how_to import TuckStep, tuck_steps
 from craft.draw.profile import draw_profile
+from craft.draw.svg import picture_svg
 from craft.formats.look_form import LookFacts
 from craft.judge import Aims, Judgement, Sentence, judge
 from craft.judge.aims import Setting
@@ -31,11 +32,11 @@ from craft.schools import Schools
 from craft.units import Unit
 from studio.bodies.known import measures_of
 from studio.concurrency import hold, write
-from studio.looks.links import kept_links
+from studio.looks.links import kept_links, rack_of, worn_now
 from studio.looks.models import Look
 from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
-from studio.stored import PieceRow, stored_piece
+from studio.stored import PieceRow, readable, stored_piece
 
 Pieces = Sequence[Mapping[str, Any]]
 
@@ -233,3 +234,11 @@ def restore_look(member: Member, look_id: Any) -> Look:
     """Undo a removal."""
     look: Look = Look.objects.restore(member, id=look_id)
     return look
+
+
+def picture_of(member: Member, look_id: Any) -> str:
+    """A kept look on its client's body as they are now, an SVG file. Pieces that cannot be read are left out."""
+    look: Look = Look.objects.of(member).not_removed().get_or_404(id=look_id)
+    worn = [piece for piece in worn_now(look, rack_of([look])) if readable([piece])]
+    on = worn_by(member, look.client_id, Question(worn))
+    return picture_svg(picture(compose(on.body, on.look, on.schools)), look.name or "Unnamed look")

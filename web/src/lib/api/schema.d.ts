@@ -537,6 +537,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/looks/{look_id}/picture.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * As Picture
+         * @description A look on its client, drawn: an SVG file at its true size.
+         */
+        get: operations["studio_looks_api_as_picture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client_id}/assess": {
         parameters: {
             query?: never;
@@ -3332,6 +3352,8 @@ export interface components {
             score?: number | null;
             /** Leading */
             leading: string[];
+            /** Worn */
+            worn: string[];
             /** Shapes */
             shapes: components["schemas"]["DrawnShape"][];
         };
@@ -6602,6 +6624,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LookOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_looks_api_as_picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                look_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
                 };
             };
             400: components["responses"]["NotDone400"];

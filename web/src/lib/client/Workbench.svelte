@@ -86,6 +86,21 @@
       border-top: 1px solid var(--color-rule);
     }
   }
+  @media print {
+    .bench,
+    .bench:not(.turned) {
+      display: block;
+    }
+    .rail {
+      display: none;
+    }
+    .stage {
+      height: 150mm;
+    }
+    .side {
+      contain: none;
+    }
+  }
   /* On a phone one thing stands below the other, and the page scrolls. */
   @media (max-width: 700px) {
     .bench,

@@ -77,6 +77,9 @@
     <Rule landmarks={names > 8 ? landmarks : []} {lift} x={RULE} />
   </svg>
   {#if table}<Handles {table} right={scale.width - LABELS} />{/if}
+  <ul class="sr-only" aria-label="What is worn, the outermost first">
+    {#each assessment.worn as piece, at (at)}<li>{piece}</li>{/each}
+  </ul>
   <ol class="sr-only" aria-label="Edges, top to bottom">
     {#each assessment.edges as edge (edge.key)}
       <li>
