@@ -167,7 +167,7 @@ def top_frame(outfit: Outfit, top: WornTop) -> Trunk:
     else:
         between = [(x, y + 0.45) for x, y in line if neck[-1][0] + 1.5 < x < tip * 0.9]
         shoulder = [neck[-1], *between, (tip + 0.5 + drop, high - SHOULDER_SLOPE + 0.15 - drop)]
-    edge = _bottom_edge(outfit, top)
+    edge = [(share, max(height, 0.0)) for share, height in _bottom_edge(outfit, top)]
     right_low, left_low = edge[0][1], edge[-1][1]
     pit = (top_half(outfit, top, armpit), armpit)
     armhole = _armhole(shoulder[-1], pit)

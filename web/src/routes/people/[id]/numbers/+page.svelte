@@ -37,7 +37,7 @@
                   : 'border-dashed border-rule'}"
               >
                 <th scope="row" class="py-0.5 pr-2 text-left font-normal">
-                  <span class="inline-block first-letter:uppercase">{number.name}</span>{#if number.worn}<span
+                  {number.name.charAt(0).toUpperCase()}{number.name.slice(1)}{#if number.worn}<span
                       class="text-bark">, {number.worn}</span
                     >{/if}{#if number.serves}<span class="block text-xs text-leaf">{number.serves}</span>{/if}
                 </th>
