@@ -158,8 +158,9 @@ def test_a_look_is_taken_along_as_a_picture_on_this_body(house: House) -> None:
     svg = ElementTree.fromstring(told.content)  # noqa: S314 (our own)
     (title,) = svg.iter("{http://www.w3.org/2000/svg}title")
     assert title.text == "Sunday & after"
-    # Stature and a margin above and below it, in millimetres.
-    assert float(svg.attrib["height"].removesuffix("mm")) == pytest.approx(10 * (165 + 6), abs=40)
+    # At its true size: as tall as the body, with a margin of 3 cm above and below it, in millimetres.
+    stature = house.api.ask("GET", f"/clients/{house.client.id}/desk").told["stature"]
+    assert float(svg.attrib["height"].removesuffix("mm")) == pytest.approx(10 * (stature + 6), abs=1)
 
 
 def test_what_the_picture_shows_is_told_in_words(house: House) -> None:
