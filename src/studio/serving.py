@@ -8,6 +8,7 @@ connections are bounded here; a proxy before it may bound them further.
 from __future__ import annotations
 
 import ctypes
+import gc
 import signal
 import tempfile
 from collections.abc import Callable, Iterable
@@ -37,6 +38,9 @@ limit_request_line = 4000
 limit_request_fields = 60
 limit_request_field_size = 8000
 
+#: So many values kept since the last sweep call for the next one.
+SWEEP_FROM = 150_000
+
 Application = Callable[[dict[str, Any], Callable[..., Any]], Iterable[bytes]]
 
 
@@ -44,6 +48,12 @@ def post_fork(server: Any, worker: Any) -> None:
     """Gunicorn's hook: a worker whose master is killed goes at once, and the port is free."""
     set_death_signal = 1  # PR_SET_PDEATHSIG, linux/prctl.h
     ctypes.CDLL(None).prctl(set_death_signal, signal.SIGKILL)
+
+
+def post_request(worker: Any, request: Any, environ: dict[str, Any], response: Any) -> None:
+    """Gunicorn's hook: memory is swept when an answer has gone out, not while somebody waits for it."""
+    if gc.get_count()[0] > SWEEP_FROM:
+        gc.collect(1)
 
 
 class PatientWorker(GeventWorker):  # type: ignore[misc]
