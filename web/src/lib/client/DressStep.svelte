@@ -99,7 +99,7 @@
         />
         {#if open && !studio.turned}
           <span
-            class="flex flex-wrap gap-1 text-sm min-[700px]:ml-auto min-[700px]:shrink-0 min-[700px]:pl-4"
+            class="flex flex-wrap gap-1 text-sm min-[43.75em]:ml-auto min-[43.75em]:shrink-0 min-[43.75em]:pl-4"
           >
             <button
               class="quiet"

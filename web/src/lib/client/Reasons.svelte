@@ -148,6 +148,12 @@
     stroke-width: 1.6;
     opacity: 1;
   }
+  /* Below the picture and on paper the reasons are a list of their own. */
+  @media (max-width: 43.75em), print {
+    .lead {
+      display: none;
+    }
+  }
   .mend {
     min-height: 26px;
     padding: 0;

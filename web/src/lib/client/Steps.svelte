@@ -35,27 +35,27 @@
           {#each group.steps as key (key)}
             <a
               href="#{key}"
-              class="step flex items-center gap-1.5 px-2.5 min-[700px]:px-3"
+              class="step flex items-center gap-1.5 px-2.5 min-[43.75em]:px-3"
               class:here={step === key}
               aria-current={step === key ? "step" : undefined}
               data-sveltekit-noscroll
               data-sveltekit-keepfocus
             >
               {nameOf(key)}
-              <span class="key letter hidden min-[900px]:inline" aria-hidden="true">{digitOf(key)}</span>
+              <span class="key letter hidden min-[56.25em]:inline" aria-hidden="true">{digitOf(key)}</span>
             </a>
           {/each}
         </span>
       {:else}
         <a
           href="#{last[group.name] ?? group.steps[0]}"
-          class="step flex items-center gap-1.5 px-2.5 text-bark min-[700px]:px-3"
+          class="step flex items-center gap-1.5 px-2.5 text-bark min-[43.75em]:px-3"
           title={group.steps.map(nameOf).join(", ")}
           data-sveltekit-noscroll
           data-sveltekit-keepfocus
         >
           {group.name}
-          <span class="key letter hidden min-[900px]:inline" aria-hidden="true">{keysOf(group)}</span>
+          <span class="key letter hidden min-[56.25em]:inline" aria-hidden="true">{keysOf(group)}</span>
         </a>
       {/if}
     {/each}

@@ -68,12 +68,12 @@
   .turned .rail {
     display: none;
   }
-  @media (max-width: 1100px) {
+  @media (max-width: 68.75em) {
     .bench:not(.turned) {
       grid-template-columns: 17.5rem minmax(20rem, 1fr) 17rem;
     }
   }
-  @media (max-width: 960px) {
+  @media (max-width: 60em) {
     .bench:not(.turned) {
       grid-template:
         "stage side" minmax(0, 1.45fr)
@@ -102,7 +102,7 @@
     }
   }
   /* On a phone one thing stands below the other, and the page scrolls. */
-  @media (max-width: 700px) {
+  @media (max-width: 43.75em) {
     .bench,
     .bench:not(.turned) {
       display: flex;

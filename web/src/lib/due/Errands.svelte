@@ -46,7 +46,7 @@
     {@const when = stands(errand.due_on)}
     <li
       class="border-b border-dashed border-rule py-1.5 {wide
-        ? 'grid gap-x-6 min-[700px]:grid-cols-[1fr_auto]'
+        ? 'grid gap-x-6 min-[43.75em]:grid-cols-[1fr_auto]'
         : ''}"
     >
       <div>

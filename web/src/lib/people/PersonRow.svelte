@@ -59,11 +59,11 @@
   }
 </script>
 
-<li class="flex flex-wrap items-center gap-x-4 border-b border-rule hover:bg-sheet min-[700px]:flex-nowrap">
+<li class="flex flex-wrap items-center gap-x-4 border-b border-rule hover:bg-sheet min-[43.75em]:flex-nowrap">
   {#if edited}
     <form
       onsubmit={change}
-      class="grid grow items-end gap-3 px-1 py-2 min-[700px]:grid-cols-[14rem_1fr_auto_auto]"
+      class="grid grow items-end gap-3 px-1 py-2 min-[43.75em]:grid-cols-[14rem_1fr_auto_auto]"
     >
       <label class="text-sm text-bark">
         Name<input id="new-name" class="field" required bind:this={input} bind:value={name} />
@@ -71,15 +71,15 @@
       <label class="text-sm text-bark">Note<input class="field" bind:value={note} /></label>
       <button class="press" data-main>Keep</button>
       <button class="press" type="button" onclick={() => (edited = null)}>Leave</button>
-      {#if trouble}<p role="alert" class="text-madder min-[700px]:col-span-4">{trouble}</p>{/if}
+      {#if trouble}<p role="alert" class="text-madder min-[43.75em]:col-span-4">{trouble}</p>{/if}
     </form>
   {:else}
     <a
       href="/people/{client.id}"
-      class="grid w-full min-w-0 grow gap-x-6 px-1 pt-2.5 min-[700px]:w-auto min-[700px]:grid-cols-[1fr_auto] min-[700px]:pb-2.5"
+      class="grid w-full min-w-0 grow gap-x-6 px-1 pt-2.5 min-[43.75em]:w-auto min-[43.75em]:grid-cols-[1fr_auto] min-[43.75em]:pb-2.5"
     >
-      <span class="heading text-lg min-[700px]:truncate">{client.name}</span>
-      <span class="self-center text-sm min-[700px]:row-span-2 min-[700px]:text-right">
+      <span class="heading text-lg min-[43.75em]:truncate">{client.name}</span>
+      <span class="self-center text-sm min-[43.75em]:row-span-2 min-[43.75em]:text-right">
         {#if client.measures}
           {client.measures}
           {client.measures === 1 ? "measure" : "measures"}{#if due}, <strong>measure again</strong>{/if}

@@ -140,14 +140,14 @@
     text-decoration: underline solid var(--color-chalk) 1px;
     text-underline-offset: 3px;
   }
-  @media (max-width: 960px) {
+  @media (max-width: 60em) {
     .rack {
       grid-template-columns: 13rem minmax(0, 1fr);
       grid-template-rows: minmax(0, 1fr) auto;
     }
   }
   /* In a shop, in one hand: what is said, then the pieces, one below the other. */
-  @media (max-width: 700px) {
+  @media (max-width: 43.75em) {
     .rack {
       display: block;
       overflow-y: auto;

@@ -33,7 +33,7 @@
 
 <header class="flex min-h-12 shrink-0 flex-wrap items-center gap-x-4 border-b border-rule px-4">
   <a href="/people" class="flex shrink-0 items-center gap-2 text-bark" aria-label="Basilwood, people">
-    <img src="/leaf.svg" alt="" width="22" height="22" /><span class="hidden min-[700px]:inline"
+    <img src="/leaf.svg" alt="" width="22" height="22" /><span class="hidden min-[43.75em]:inline"
       >Basilwood</span
     >
   </a>
@@ -42,7 +42,7 @@
     <nav aria-label="Studio" class="flex flex-wrap gap-x-1">
       {#each PAGES as [path, name] (path)}
         <a
-          class="quiet flex items-center px-1.5 whitespace-nowrap min-[700px]:px-2 aria-[current=page]:decoration-leaf aria-[current=page]:decoration-2"
+          class="quiet flex items-center px-1.5 whitespace-nowrap min-[43.75em]:px-2 aria-[current=page]:decoration-leaf aria-[current=page]:decoration-2"
           href={path}
           aria-current={page.url.pathname === path ? "page" : undefined}>{name}</a
         >
@@ -50,7 +50,7 @@
     </nav>
   {/if}
   <div class="ml-auto flex items-center gap-3 text-sm">
-    <button class="quiet hidden min-[700px]:inline" onclick={showKeys}
+    <button class="quiet hidden min-[43.75em]:inline" onclick={showKeys}
       >Keys <span class="key letter">?</span></button
     >
     <button
