@@ -16,7 +16,7 @@ EVERY = 16
 _WATCH = """
 const handle = document.querySelector('[data-handle=leg_hem]');
 const edge = document.querySelector('[data-edge=leg_hem] path');
-const cloth = document.querySelector('polygon[data-slot=bottom]');
+const cloth = document.querySelector('[aria-labelledby=figure-name] path[data-slot=bottom]');
 performance.setResourceTimingBufferSize(5000);
 const answers = () => performance.getEntriesByType('resource').filter((one) => one.name.endsWith('/assess'));
 const watch = (what, attribute, settledBy) => {
@@ -36,7 +36,7 @@ const watch = (what, attribute, settledBy) => {
 };
 const took = [
   watch(edge, 'd', () => performance.now()),
-  watch(cloth, 'points', () => Math.max(...answers().map((one) => one.startTime))),
+  watch(cloth, 'd', () => Math.max(...answers().map((one) => one.startTime))),
 ];
 const box = handle.getBoundingClientRect();
 const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
