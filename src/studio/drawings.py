@@ -36,7 +36,7 @@ class DrawnShape(BaseModel):
 
     key: str
     slot: str
-    role: Literal["skin", "cloth", "sole", "bare", "seam", "stitch", "edge", "skinline", "fold", "shade", "fade"]
+    role: Literal["skin", "cloth", "sole", "bare", "seam", "stitch", "edge", "skinline", "fold", "fade"]
     d: str
     box: list[float]
     colour: str | None = None

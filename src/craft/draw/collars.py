@@ -121,8 +121,3 @@ def lapels(cloth: Cloth, frame: Trunk, gap: float) -> list[Shape]:
         [(x * 0.9, high), (0.0, high - 1.6), (-x * 0.9, high)],
     ]
     return [area(f"{cloth.key}_behind", cloth.slot, behind, thread(cloth.colour, 0.2)), *found]
-
-
-def facing(cloth: Cloth, runs: list[Run]) -> Shape:
-    """The inside of an open front, a shade darker: its lining."""
-    return area(f"{cloth.key}_lining_front", cloth.slot, runs, thread(cloth.colour, 0.35), role="cloth")

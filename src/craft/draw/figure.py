@@ -157,10 +157,10 @@ def trunk_side(body: Body, lift: float, off: float = 0.0) -> list[Point]:
     names = ("bust", "under_bust", "waist", "high_hip", "hip")
     crotch = body.height("crotch")
     heights = {*steps(armpit_of(body), crotch, 5.0), *(body.height(name) for name in names)}
-    return [(body.half_breadth(h) + off, h + lift) for h in _apart(heights) if h >= crotch]
+    return [(body.half_breadth(h) + off, h + lift) for h in well_apart(heights) if h >= crotch]
 
 
-def _apart(heights: set[float]) -> list[float]:
+def well_apart(heights: set[float]) -> list[float]:
     """Heights from the top down, none so close to the last that a curve would kink."""
     kept: list[float] = []
     for height in sorted(heights, reverse=True):
@@ -188,7 +188,7 @@ def _on_calf(body: Body, height: float) -> float:
 def leg_heights(body: Body, top: float, low: float) -> list[float]:
     """Heights at which a leg's contour is drawn."""
     marks = {body.height(name) for name in ("mid_thigh", "knee", "calf", "narrow_ankle")}
-    return _apart({*steps(top, low, 6.0), *(h for h in marks if low < h < top)})
+    return well_apart({*steps(top, low, 6.0), *(h for h in marks if low < h < top)})
 
 
 def foot(body: Body, lift: float, shod: bool = False) -> list[Point]:

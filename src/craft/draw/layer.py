@@ -9,7 +9,21 @@ from craft.draw.figure import SHOULDER_SLOPE, armpit_of, neck_half, shoulder_lin
 from craft.draw.frames import Cloth, Trunk
 from craft.draw.fronts import welts
 from craft.draw.made import made
-from craft.draw.shapes import Fold, Point, Run, Shape, area, flip, folds, lines, other_side, oval, steps, whole
+from craft.draw.shapes import (
+    Fold,
+    Point,
+    Run,
+    Shape,
+    area,
+    flip,
+    flip_folds,
+    folds,
+    lines,
+    other_side,
+    oval,
+    steps,
+    whole,
+)
 from craft.draw.top import sleeve_on
 from craft.draw.trunk import draw_sleeves, draw_trunk
 from craft.draw.weave import light_of, opacity_of, thread, weave_of
@@ -180,7 +194,7 @@ def _open(cloth: Cloth, frame: Trunk) -> list[Shape]:
         if seams:
             drawn = [flip(run) for run in seams] if mirrored else seams
             found.append(lines(f"{cloth.key}_seams_{name}_front", cloth.slot, "seam", drawn, ink, clip=clip))
-        own = [Fold((-a[0], a[1]), (-b[0], b[1]), -bow, wide) for a, b, bow, wide in bent] if mirrored else bent
+        own = flip_folds(bent) if mirrored else bent
         found.append(folds(f"{cloth.key}_folds_{name}", cloth.slot, own, ink, clip=clip))
         if how.welts:
             pockets = [run for run in welts(frame, how.welts) if (run[0][0] < 0) == mirrored]

@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import NamedTuple
 
 from craft.draw.frames import Cloth, Legs
-from craft.draw.shapes import Fold, Point, Run, Shape, area, flip, folds, lines, other_side, oval
+from craft.draw.shapes import Fold, Point, Run, Shape, area, flip, flip_folds, folds, lines, other_side, oval
 from craft.draw.weave import THREAD, light_of, mixed, opacity_of, system_of, thread, weave_of
 from craft.wear.cuts import CUFF_CM
 
@@ -73,7 +73,7 @@ def draw_legs(
             found.append(lines(f"{cloth.key}_stitches_{side}", cloth.slot, "stitch", drawn, yarn, clip=clip))
         bent = _falls(cloth, frame, stack)
         if mirrored:
-            bent = [Fold((-a[0], a[1]), (-b[0], b[1]), -bow, wide) for a, b, bow, wide in bent]
+            bent = flip_folds(bent)
         if bent:
             found.append(folds(f"{cloth.key}_folds_{side}", cloth.slot, bent, ink, clip=clip))
     if edges:

@@ -16,7 +16,7 @@ from scipy.interpolate import PchipInterpolator
 from craft.body import Body
 from craft.body.proportions import CHIN_FRACTION
 from craft.draw.bottom import HANGS_BROAD, outer
-from craft.draw.figure import armpit_of
+from craft.draw.figure import armpit_of, well_apart
 from craft.draw.frames import Cloth
 from craft.draw.layer import layer_half
 from craft.draw.shapes import Point, Run, Shape, area, lines, moved, steps
@@ -122,7 +122,7 @@ def _body(outfit: Outfit) -> tuple[Shape, ...]:
     side, at = side_of(body), body.height
     chin, tall = body.stature * CHIN_FRACTION + lift, body.stature * (1 - CHIN_FRACTION)
     deep, neck, high = body.stature * 0.056, body.girth("neck") / (2 * math.pi), at("shoulder")
-    heights = _apart(
+    heights = well_apart(
         {*steps(high - 6.0, at("ankle_bone") + 2.0, 7.0), *(at(level) for level in BEFORE if level != "shoulder")}
     )
     heights = [h for h in heights if at("ankle_bone") + 1.5 < h <= high - 6.0]
@@ -175,14 +175,6 @@ def _body(outfit: Outfit) -> tuple[Shape, ...]:
         area("head", "body", [head], role="skin"),
         lines("lines", "body", "skinline", [ear]),
     )
-
-
-def _apart(heights: set[float]) -> list[float]:
-    kept: list[float] = []
-    for height in sorted(heights, reverse=True):
-        if not kept or kept[-1] - height > 2.2:
-            kept.append(height)
-    return kept
 
 
 def _foot(outfit: Outfit) -> Run:

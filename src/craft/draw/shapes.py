@@ -16,8 +16,8 @@ Point = tuple[float, float]
 Run = Sequence[Point]
 #: `skin` the body; `cloth` an area with a silhouette; `sole` one of heels and soles. The others are without one: `bare`
 #: skin that a cut-out shows, `seam` and `stitch` lines, `edge` a line as strong as a silhouette, `skinline` a line of the
-#: body, `fold` thin areas that darken, `shade` an area that darkens, `fade` one that is lighter towards its middle.
-Role = Literal["skin", "cloth", "sole", "bare", "seam", "stitch", "edge", "skinline", "fold", "shade", "fade"]
+#: body, `fold` thin areas that darken, `fade` one that is lighter towards its middle.
+Role = Literal["skin", "cloth", "sole", "bare", "seam", "stitch", "edge", "skinline", "fold", "fade"]
 #: How a form takes the light.
 Light = Literal["form", "satin", "leather"]
 AREAS: tuple[Role, ...] = ("skin", "cloth", "sole")
@@ -188,6 +188,11 @@ class Fold(NamedTuple):
     free: Point
     bow: float = 0.0
     wide: float = 0.5
+
+
+def flip_folds(found: Iterable[Fold]) -> list[Fold]:
+    """The same folds on the other side of the midline."""
+    return [Fold((-a[0], a[1]), (-b[0], b[1]), -bow, wide) for a, b, bow, wide in found]
 
 
 def folds(key: str, slot: str, found: Iterable[Fold], colour: str | None = None, *, clip: str | None = None) -> Shape:

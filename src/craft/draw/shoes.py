@@ -107,7 +107,7 @@ def _front(body: Body, lift: float, shoes: WornShoes) -> list[_Part]:
     if last.tall:
         found.append(("upper", "cloth", _shaft(body, lift, shoes, side, foot, inner), shoes.colour))
     elif last.bands:
-        found += _bands(centre, half, sole, instep, ankle, wide, shoes)
+        found += _bands(centre, half, sole, instep, shoes)
     else:
         deep = last.throat > 0.6
         if deep:
@@ -234,9 +234,7 @@ def _shaft(body: Body, lift: float, shoes: WornShoes, side: Run, foot: Run, inne
     return [mouth, outer, foot, within]
 
 
-def _bands(
-    centre: float, half: float, sole: float, instep: float, ankle: float, wide: float, shoes: WornShoes
-) -> list[_Part]:
+def _bands(centre: float, half: float, sole: float, instep: float, shoes: WornShoes) -> list[_Part]:
     """Bands over a bare foot: one over the toes, one over the instep."""
     found: list[_Part] = []
     for at, (y, tall, reach) in enumerate(((sole + 1.6, 1.9, 1.0), (instep * 0.8, 1.7, 0.86))):

@@ -6,7 +6,7 @@ import itertools
 
 from craft.draw.frames import Cloth, Skirt
 from craft.draw.panels import side_panels
-from craft.draw.shapes import Fold, Point, Run, Shape, area, flip, folds, lines, oval, whole
+from craft.draw.shapes import Fold, Point, Run, Shape, area, flip, flip_folds, folds, lines, oval, whole
 from craft.draw.weave import THREAD, light_of, opacity_of, system_of, thread, weave_of
 from craft.look import Outfit
 from craft.wear import WornBottom
@@ -123,7 +123,7 @@ def _sewn(cloth: Cloth, frame: Skirt, cut: str) -> tuple[list[Run], list[Run], l
     elif cut != "pleated" and not frame.flat:
         bent += _hangs(cloth, frame)
     seams += [*right, *(flip(run) for run in right)]
-    bent += [Fold((-a[0], a[1]), (-b[0], b[1]), -bow, wide) for a, b, bow, wide in bent if cut != "ruched"]
+    bent += flip_folds(bent) if cut != "ruched" else []
     if cut == "wrap":
         seams += _wrapped(frame, own_band=own_band)
     elif own_band and not denim and cut not in ("pleated", "slip") and frame.volume < 1.4:

@@ -20,8 +20,8 @@ LINE: dict[str, tuple[str | None, float, str, float]] = {
     "skinline": ("#a58d70", 2.6, "", 0.8),
 }
 SKIN, SKIN_EDGE = "#eadfcd", "#8f7a62"
-#: How much a fold and a shade darken.
-DARKENS = {"fold": 0.26, "shade": 0.17}
+#: How much a fold darkens.
+DARKENS = {"fold": 0.26}
 #: How light a fade is from its middle out.
 FADE = ((0.0, 0.5), (0.5, 0.3), (1.0, 0.0))
 #: The light comes from the upper left: stops over a form from left to right, colour and opacity.

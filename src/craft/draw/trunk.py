@@ -9,7 +9,7 @@ from craft.draw.frames import Cloth, Sleeve, Trunk
 from craft.draw.fronts import front_of
 from craft.draw.made import made
 from craft.draw.panels import lettering, side_panels
-from craft.draw.shapes import Fold, Point, Run, Shape, area, between, flip, folds, lines, other_side, oval
+from craft.draw.shapes import Fold, Point, Run, Shape, area, between, flip, flip_folds, folds, lines, other_side, oval
 from craft.draw.weave import THREAD, light_of, opacity_of, system_of, thread, weave_of
 from craft.wear.openings import neck_of
 
@@ -70,7 +70,7 @@ def draw_sleeves(cloth: Cloth, sleeve: Sleeve | None, key: str = "") -> list[Sha
             found.append(lines(f"{name}_cuff_{side}", cloth.slot, "seam", own, ink, clip=clip))
         bent = _elbow(cloth, sleeve)
         if mirrored:
-            bent = [Fold((-a[0], a[1]), (-b[0], b[1]), -bow, wide) for a, b, bow, wide in bent]
+            bent = flip_folds(bent)
         if bent:
             found.append(folds(f"{name}_folds_{side}", cloth.slot, bent, ink, clip=clip))
     found += _turned_up(cloth, sleeve, name)
@@ -295,7 +295,7 @@ def fall_of_cloth(cloth: Cloth, frame: Trunk) -> list[Fold]:
         found += [
             Fold((0.0, y + off), (frame.half(y) * 0.7, y + off * 1.6 + 1.0), 0.8, 0.5) for off in (-4.0, -1.5, 1.0, 3.5)
         ]
-    found += [Fold((-a[0], a[1]), (-b[0], b[1]), -bow, wide) for a, b, bow, wide in found]
+    found += flip_folds(found)
     if piece.word("gathers") == "side":
         y, x = frame.waist, frame.half(frame.waist)
         found += [Fold((x, y + off), (x * 0.1, y + off * 1.8), 1.0, 0.6) for off in (-5.0, -2.0, 1.0, 4.0)]

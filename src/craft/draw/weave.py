@@ -213,7 +213,8 @@ def _print(piece: Piece, pattern: str, colour: str, second: str, turn: float) ->
     third = hex_of(piece.word("third_colour") or "") if piece.word("third_colour") else mixed(second, colour, 0.5)
     own = 45.0 if piece.word("runs") == "diagonal" else 0.0
     if pattern in ("horizontal_stripe", "vertical_stripe"):
-        upright = (pattern == "vertical_stripe") != (piece.word("runs") == "crosswise" and pattern == "vertical_stripe")
+        runs = {"lengthwise": True, "crosswise": False}
+        upright = runs.get(piece.word("runs") or "", pattern == "vertical_stripe")
         marks: Marks = ((f"M0 0H{mm:g}V{mm * 0.4:g}H0Z", second, 0.0),)
         if upright:
             marks = ((f"M0 0H{mm * 0.36:g}V{mm:g}H0Z", second, 0.0),)

@@ -2356,7 +2356,7 @@ export interface components {
              * Role
              * @enum {string}
              */
-            role: "skin" | "cloth" | "sole" | "bare" | "seam" | "stitch" | "edge" | "skinline" | "fold" | "shade" | "fade";
+            role: "skin" | "cloth" | "sole" | "bare" | "seam" | "stitch" | "edge" | "skinline" | "fold" | "fade";
             /** D */
             d: string;
             /** Box */

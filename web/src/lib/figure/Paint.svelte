@@ -106,11 +106,11 @@
     {/each}
   {:else if shape.role === "fade"}
     {#if !plain}<path d={shape.d} fill="url(#{id}fade)" class="over" clip-path={clipped(shape)} />{/if}
-  {:else if shape.role === "fold" || shape.role === "shade"}
+  {:else if shape.role === "fold"}
     {#if !plain}<path
         d={shape.d}
         fill="#35261b"
-        opacity={shape.role === "fold" ? 0.26 : 0.17}
+        opacity="0.26"
         class="over"
         clip-path={clipped(shape)}
       />{/if}
