@@ -1,90 +1,83 @@
-"""Every rule tabulated over what it declares, for all looks of a demo rack; and none may differ from judging by itself."""
+"""Every look of the demo's large wardrobe, judged by the search and one by one: looks a second both ways, memory, exactness."""
 
 from __future__ import annotations
 
 import random
+import resource
 import time
 
-import numpy as np
-
 from craft.body import Body, Measures
-from craft.cloth import Piece
-from craft.judge import Aims, judge
+from craft.cloth.quick import read_line
+from craft.judge import RULES, Aims, judge
 from craft.look import compose
-from craft.search import Rack, tabulate
+from craft.search.crew import Asked
+from craft.search.search import Search
+from craft.search.tables import judged
+from craft.search.wardrobe import Owned, wardrobe_of
+from craft.search.worn import in_order
+from studio.people.demo_wardrobe import LINES
 
-#: Looks judged one by one and compared.
-COMPARED = 2000
-#: The rack, in words as quick entry hears them: 12 x 12 x 9 x 14 x 4 looks.
-WORN: dict[str, tuple[str, ...]] = {
-    "bottom": (
-        *("slim jeans, dark denim, ankle", "straight jeans, high rise, mid blue", "skinny jeans, black"),
-        *("wide trousers, navy", "slim trousers, charcoal", "straight trousers, olive", "flare jeans, dark denim"),
-        *("leggings, black", "a line skirt, knee, navy", "slip skirt, lower calf, satin, olive"),
-        *("pencil skirt, below knee, black", "shorts, navy"),
-    ),
-    "top": (
-        *("white tee, full tuck", "relaxed white shirt, front tuck", "oversized cream knit", "black tank, full tuck"),
-        *("cream blouse, v neck", "tight black tee", "grey sweatshirt", "navy tee, horizontal stripe, half tuck"),
-        *(
-            "burgundy knit, chunky, side tuck",
-            "camisole, satin, full tuck",
-            "black knit, polo neck",
-            "camel knit, boxy, front tuck",
-        ),
-    ),
-    "layer": (
-        *("", "navy blazer, open", "camel coat, knee, open", "denim jacket, cropped", "grey cardigan, longline, open"),
-        *("black blazer, oversized, seat", "cream duster, open", "navy gilet", "camel coat, skimming, knee"),
-    ),
-    "shoes": (
-        *(
-            "white trainers",
-            "black loafers",
-            "brown loafers, pointed",
-            "nude pumps, kitten heel",
-            "black pumps, high heel",
-        ),
-        *("black ankle boots, chunky", "brown ankle boots, close shaft", "black tall boots, slim shaft", "navy flats"),
-        *(
-            "brown sandals",
-            "white trainers, chunky",
-            "burgundy slingbacks",
-            "camel mules",
-            "black sock boots, close shaft",
-        ),
-    ),
-    "belt": ("", "thin brown belt", "wide black belt", "medium camel belt"),
-}
+#: Looks judged one by one and compared, of each wardrobe; and how many pieces those have.
+COMPARED, SIZES = 2000, (50, 125, 300)
+TOP = 50
 
 
-def demo_rack() -> Rack:
-    """The demo's rack as choices at each place."""
-    heard = {place: tuple(_heard(line) for line in lines) for place, lines in WORN.items()}
-    return Rack(heard)
-
-
-def _heard(line: str) -> Piece | None:
-    from craft.cloth.quick import read_line
-
-    return read_line(line) if line else None
+def wardrobe(pieces: int) -> list[Owned]:
+    """So many pieces of the demo's large wardrobe; of more, the same again in other colours."""
+    draw = random.Random(7)  # noqa: S311  (no secret)
+    owned = [Owned(f"{number}", read_line(line)) for number, line in enumerate(LINES)]
+    more = ("navy", "camel", "burgundy", "olive", "grey", "cream", "rust", "teal")
+    while len(owned) < pieces:
+        piece = draw.choice(owned).piece.with_(colour=draw.choice(more))
+        owned.append(Owned(f"{len(owned)}", piece))
+    draw.shuffle(owned)
+    return owned[:pieces]
 
 
 def proof() -> None:
-    """Tabulate, add up, compare, and say so."""
-    body = Body.of(Measures.of({"stature": 165, "bust": 92, "waist": 74, "hip": 100, "crotch_height": 76}))
+    """Search, compare, and say so."""
+    body = Body.of(Measures.of({"stature": 168, "bust": 95, "waist": 79, "hip": 103, "crotch_height": 77}))
     aims = Aims.of({"wants": ["lengthen_legs"], "soften": ["hips"]}, {"depth": "light", "warmth": "warm"})
-    rack = demo_rack()
+    for pieces in SIZES:
+        _one(Asked(body, aims=aims), wardrobe(pieces))
+
+
+def _one(asked: Asked, owned: list[Owned]) -> None:
     began = time.perf_counter()
-    tables = tabulate(body, rack, aims=aims)
-    tabulated = time.perf_counter() - began
-    draw = random.Random(5)  # noqa: S311  (no secret)
-    drawn = [tuple(draw.randrange(size) for size in rack.shape) for _ in range(COMPARED)]
+    found = Search(asked, wardrobe_of(asked.body, owned))
+    cold = time.perf_counter() - began
     began = time.perf_counter()
-    judged = [judge(compose(body, rack.look(at)), aims) for at in drawn]
-    one_by_one = (time.perf_counter() - began) / COMPARED * rack.size
-    differ = sum(tables.judged(at) != (one.score, one.verdict) for at, one in zip(drawn, judged, strict=True))
-    best = np.argsort(1.25 * tables.bad - tables.good, axis=None, kind="stable")[:50]
-    print(f"{rack.size} looks tabulated in {tabulated:.1f} s, {tables.asked} times a rule was asked; "
-          f"one by one it would take {one_by_one:.1f} s; {len(best)} best found by adding up")  # fmt: skip
-    print(f"verdict and score of {COMPARED} looks against judging one by one: {differ} differ (none may)", flush=True)
+    counts, top = found.counts(), found.best(TOP)
+    warm = time.perf_counter() - began
+    rule = next(one for one in RULES if one.id == "edges.proportion")
+    began = time.perf_counter()
+    found.without(rule)
+    found.counts()
+    muted = time.perf_counter() - began
+    found.with_rule(rule)
+    differ, each = _held_against(found)
+    size = found.wardrobe.size
+    memory = max(resource.getrusage(who).ru_maxrss for who in (resource.RUSAGE_SELF, resource.RUSAGE_CHILDREN)) / 1024
+    left_out = "; ".join(found.wardrobe.breadth.left_out) or "nothing left out"
+    print(
+        f"{len(owned)} pieces, {size:,} looks ({left_out}): {counts.works:,} of {counts.looks:,} work, {len(top)} best; "
+        f"from nothing {cold:.1f} s, tables at hand {warm:.2f} s, one rule muted {muted:.2f} s, {memory:.0f} MB a process; "
+        f"{size / cold:,.0f} looks/s from nothing, {size / warm:,.0f} at hand, {1 / each:,.0f} one by one: "
+        f"{size / cold * each:,.0f} and {size / warm * each:,.0f} times; {differ} of {COMPARED} differ (none may)",
+        flush=True,
+    )
+
+
+def _held_against(found: Search) -> tuple[int, float]:
+    """How many of some looks the search judges otherwise than by themselves, and how long one of those takes, s."""
+    draw, asked = random.Random(5), found.asked  # noqa: S311  (no secret)
+    sizes = [family.size for family, _ in found.families]
+    drawn = []
+    for number in draw.choices(range(len(sizes)), sizes, k=COMPARED):
+        family, sums = found.families[number]
+        at = tuple(draw.randrange(size) for size in sums.shape)
+        drawn.append((in_order(way.piece for way in family.look(at)), judged(int(sums[at]))))
+    began = time.perf_counter()
+    alone = [judge(compose(asked.body, look, asked.schools), asked.aims) for look, _ in drawn]
+    each = (time.perf_counter() - began) / COMPARED
+    return sum(told != (one.score, one.verdict) for (_, told), one in zip(drawn, alone, strict=True)), each

@@ -1,48 +1,214 @@
-"""The tables of the rules are the rules: added up they judge every look as it is judged by itself."""
+"""The search is the judgement: whatever it says of a look is what judging that look by itself says."""
 
 from __future__ import annotations
 
 import random
+from collections.abc import Iterator
+from dataclasses import replace
 from itertools import product
 
+import numpy as np
 import pytest
 
+from craft.body import Body
 from craft.cloth import Piece
-from craft.judge import judge
+from craft.judge import RULES, judge
 from craft.look import compose
 from craft.schools import POSITIONS, Schools
-from craft.search import Rack, tabulate
+from craft.search import crew
+from craft.search.alter import for_the_tailor
+from craft.search.crew import Asked, ask_all
+from craft.search.search import Search, one_by_one
+from craft.search.tables import NET_WORKS, judged, order_of, packed, score_of_rank, verdict_of_rank, works
+from craft.search.variety import alike
+from craft.search.wardrobe import BREADTHS, Owned, Wardrobe, wardrobe_of
+from craft.search.ways import layered, misfit, over_another, ways_of
+from craft.search.wish import Wish
+from craft.search.worn import Choice, Rack
 from tests.craft.test_declared import BODIES, a_piece, an_aim
 
-
-def a_rack(draw: random.Random, sizes: dict[str, int]) -> Rack:
-    """A rack of any pieces, with nothing worn as one of the choices of what need not be."""
-    pieces: dict[str, tuple[Piece | None, ...]] = {}
-    for place, size in sizes.items():
-        slot, kind = ("extra", place) if place in ("belt", "scarf") else (place, None)
-        free = () if place in ("bottom", "top", "shoes") else (None,)
-        pieces[place] = (*free, *(a_piece(draw, slot, kind) for _ in range(size - len(free))))
-    return Rack(pieces)
+BESIDES = ("belt", "scarf", "necklace", "bag", "earrings", "tights", "socks", "hat")
 
 
-@pytest.mark.parametrize("seed", range(4))
-def test_tables_added_up_are_the_judgement_of_each_look(seed: int) -> None:
-    draw = random.Random(seed)
-    body, aims = draw.choice(BODIES), an_aim(draw)
+def a_rack(draw: random.Random, base: tuple[str, ...]) -> Rack:
+    """A rack of any pieces: a base, shoes, none to two layers, none to two things besides."""
+
+    def some(slot: str, many: int) -> tuple[Choice, ...]:
+        kind = "dress" if slot == "one_piece" and "bottom" in base else None
+        return tuple((a_piece(draw, slot, kind),) for _ in range(many))
+
+    layers = some("layer", 2)
+    besides = [(a_piece(draw, "extra", kind),) for kind in draw.sample(BESIDES, 3)]
+    return Rack(
+        {slot: some(slot, 3) for slot in (*base, "shoes")}
+        | {"layer": ((), *layers, (*layers[0], *layers[1])), "besides": ((), *besides, (*besides[0], *besides[1]))}
+    )
+
+
+def an_asked(draw: random.Random) -> Asked:
+    """Any client of any house."""
     schools = Schools.of({school: draw.choice(positions) for school, positions in POSITIONS.items()}, ["feet.toe"])
-    rack = a_rack(draw, {"bottom": 4, "top": 4, "layer": 3, "shoes": 3, "belt": 2, "scarf": 2})
-    tables = tabulate(body, rack, schools, aims)
-    for at in product(*map(range, rack.shape)):
-        judged = judge(compose(body, rack.look(at), schools), aims)
-        assert tables.judged(at) == (judged.score, judged.verdict)
-    assert tables.asked < 0.5 * rack.size * 95
+    return Asked(draw.choice(BODIES), schools, an_aim(draw))
 
 
-def test_a_one_piece_over_the_rest_of_a_rack_is_judged_as_by_itself() -> None:
-    draw = random.Random(11)
-    body, aims = BODIES[1], an_aim(draw)
-    rack = a_rack(draw, {"one_piece": 4, "layer": 3, "shoes": 3, "belt": 2, "scarf": 2})
-    tables = tabulate(body, rack, aims=aims)
+BASES = [("bottom", "top"), ("bottom", "top"), ("one_piece",), ("one_piece", "top"), ("bottom", "one_piece")]
+
+
+@pytest.mark.parametrize(("seed", "base"), list(enumerate(BASES)))
+def test_many_looks_at_once_are_judged_as_each_by_itself(seed: int, base: tuple[str, ...]) -> None:
+    draw = random.Random(seed)
+    rack, asked = a_rack(draw, base), an_asked(draw)
+    (sums,) = ask_all([rack], asked, RULES)
     for at in product(*map(range, rack.shape)):
-        judged = judge(compose(body, rack.look(at)), aims)
-        assert tables.judged(at) == (judged.score, judged.verdict)
+        alone = judge(compose(asked.body, rack.look(at), asked.schools), asked.aims)
+        assert judged(int(sums[at])) == (alone.score, alone.verdict), at
+
+
+def a_wardrobe(draw: random.Random, body: Body, many: int = 12) -> Wardrobe:
+    """Some pieces of every place, in every way to wear them."""
+    slots = ["bottom", "top", "shoes", "layer", "extra", "one_piece", "bottom", "top", "top", "shoes", "layer", "extra"]
+    owned = [Owned(f"{slot}{at}", a_piece(draw, slot)) for at, slot in enumerate(slots[:many])]
+    return wardrobe_of(body, owned, most=4000)
+
+
+@pytest.mark.parametrize("seed", [1, 2])
+def test_best_counts_and_order_are_those_of_one_by_one(seed: int) -> None:
+    draw = random.Random(seed)
+    asked = an_asked(draw)
+    wardrobe = a_wardrobe(draw, asked.body)
+    keys = [way.key for family in wardrobe.families for ways in family.at("top") for way in ways]
+    wishes = [Wish(), Wish(one_statement=True, must=frozenset(keys[:1])),
+              Wish(must_not=frozenset(keys[-1:]), apart=frozenset({frozenset({"shoes2", "layer3"})}))]  # fmt: skip
+    search = Search(asked, wardrobe)
+    for wish in wishes:
+        slow, counts = one_by_one(asked, wardrobe, 40, wish)
+        fast = search.best(40, wish)
+        assert [(one.ways, one.score, one.verdict) for one in fast] == [(o.ways, o.score, o.verdict) for o in slow]
+        told = search.counts(wish)
+        assert (told.looks, told.works) == (counts.looks, counts.works)
+        assert +told.looks_of == +counts.looks_of
+        assert +told.works_of == +counts.works_of
+
+
+def test_two_processes_find_what_one_finds(monkeypatch: pytest.MonkeyPatch) -> None:
+    draw = random.Random(9)
+    rack, asked, told = a_rack(draw, ("bottom", "top")), an_asked(draw), list[float]()
+    (alone,) = ask_all([rack], asked, RULES)
+    monkeypatch.setattr(crew, "SIDE_BY_SIDE", 1)
+    (together,) = ask_all([rack], asked, RULES, told.append)
+    assert (alone == together).all()
+    assert told[0] < told[-1] <= 1
+
+    def stop(part: float) -> None:
+        raise InterruptedError
+
+    with pytest.raises(InterruptedError):
+        ask_all([rack], asked, RULES, stop)
+
+
+def test_a_muted_rule_leaves_the_sums_and_comes_back() -> None:
+    draw = random.Random(4)
+    asked = an_asked(draw)
+    wardrobe = a_wardrobe(draw, asked.body, 8)
+    search = Search(asked, wardrobe)
+    before = [sums.copy() for _, sums in search.families]
+    rule = next(rule for rule in RULES if rule.id == "edges.proportion")
+    search.without(rule)
+    muted = replace(asked, schools=replace(asked.schools, muted=frozenset({*asked.schools.muted, rule.id})))
+    for (_, sums), (_, fresh) in zip(search.families, Search(muted, wardrobe).families, strict=True):
+        assert (sums == fresh).all()
+    search.with_rule(rule)
+    assert all((sums == was).all() for (_, sums), was in zip(search.families, before, strict=True))
+
+
+def test_one_number_holds_balance_and_what_decides() -> None:
+    numbers = np.array(
+        [0, NET_WORKS, NET_WORKS - 1, -4000, (1 << 20) + 4000, (1 << 20) + (1 << 25) + 9000], dtype=np.int32
+    )
+    verdicts = [judged(int(number))[1] for number in numbers]
+    assert verdicts == ["watch", "works", "watch", "against", "watch", "against"]
+    assert works(numbers).tolist() == [verdict == "works" for verdict in verdicts]
+    ranks = order_of(numbers)
+    assert [verdict_of_rank(int(rank)) for rank in ranks] == verdicts
+    assert [score_of_rank(int(rank)) for rank in ranks] == [judged(int(number))[0] for number in numbers]
+    assert packed([]) == 0
+
+
+def owned(*described: dict[str, object]) -> Iterator[Owned]:
+    for number, words in enumerate(described):
+        yield Owned(f"{number}", Piece.of(words))
+
+
+def test_what_does_not_fit_or_is_away_stays_out_and_says_why() -> None:
+    body = BODIES[0]
+    pieces = list(owned({"is": "jeans", "waist_cm": 120}, {"is": "jeans"}, {"is": "tee"}, {"is": "swimsuit"}))
+    pieces.append(Owned("lent", Piece.of({"is": "knit"}), "Lent"))
+    found = wardrobe_of(body, pieces)
+    assert found.out == {"0": misfit(body, pieces[0].piece).title, "lent": "Lent"}  # type: ignore[union-attr]
+    assert wardrobe_of(body, pieces, as_if=True).size > found.size
+    assert for_the_tailor(body, pieces[0].piece)["waist_cm"] < 0
+
+
+def test_ways_are_those_that_land_apart() -> None:
+    body = BODIES[0]
+
+    def worn(words: dict[str, object], boots: bool = True) -> list[dict[str, object]]:
+        return [dict(way.worn) for way in ways_of(body, Owned("a", Piece.of(words)), Schools(), boots=boots)]
+
+    assert worn({"is": "tee"}) == [{}, {"tuck": "full"}, {"tuck": "front"}]
+    assert worn({"is": "tee", "hem": "under_bust"}) == [{}]
+    assert {"worn": "inside"} in worn({"is": "jeans", "cut": "slim"})
+    assert {"worn": "inside"} not in worn({"is": "jeans", "cut": "slim"}, boots=False)
+    assert worn({"is": "trousers", "cut": "wide"}) == [{}]
+    shirt = over_another(Owned("s", Piece.of({"is": "shirt"})))
+    assert shirt is not None
+    assert shirt.piece.slot == shirt.piece.place == "layer"
+    thin, thick = Piece.of({"is": "waistcoat"}), Piece.of({"is": "coat", "open": True})
+    both = [way for one in (thin, thick) for way in ways_of(body, Owned(one.kind, one), Schools(), boots=False)]
+    assert {(inner.key, outer.key) for inner, outer in layered(body, both)} == {("waistcoat", "coat")}
+
+
+def test_of_a_large_wardrobe_less_is_tried_and_said() -> None:
+    draw = random.Random(2)
+    pieces = [
+        Owned(f"{slot}{at}", a_piece(draw, slot))
+        for slot in ("bottom", "top", "shoes", "layer", "extra")
+        for at in range(5)
+    ]
+    whole, less = wardrobe_of(BODIES[0], pieces), wardrobe_of(BODIES[0], pieces, most=5000)
+    assert whole.breadth == BREADTHS[0]
+    assert whole.breadth.left_out == ()
+    assert less.size < whole.size
+    assert less.breadth.left_out
+
+
+def test_a_shirt_is_not_worn_twice_and_a_leg_goes_into_boots_only() -> None:
+    pieces = list(
+        owned({"is": "jeans", "cut": "slim"}, {"is": "shirt"}, {"is": "tee"}, {"is": "tall_boots"}, {"is": "loafers"})
+    )
+    search = Search(Asked(BODIES[0]), wardrobe_of(BODIES[0], pieces))
+    looks = search.best(10_000)
+    assert all(len(set(look.keys)) == len(look.keys) for look in looks)
+    inside = [look for look in looks if look.worn.get("0", {}).get("worn") == "inside"]
+    assert inside
+    assert all("3" in look.keys for look in inside)
+
+
+def test_the_dial_makes_looks_less_alike() -> None:
+    draw = random.Random(12)
+    pieces = [
+        Owned(f"{slot}{at}", a_piece(draw, slot))
+        for slot in ("bottom", "top", "top", "shoes", "layer")
+        for at in range(4)
+    ]
+    pieces = [replace(one, key=f"{one.key}.{at}") for at, one in enumerate(pieces)]
+    search = Search(Asked(BODIES[0]), wardrobe_of(BODIES[0], pieces, most=20_000))
+
+    def likeness(dial: float) -> float:
+        looks = [look.look.pieces for look in search.varied(6, dial)]
+        pairs = [alike(one, other) for one in looks for other in looks if one is not other]
+        return sum(pairs) / len(pairs)
+
+    best = search.varied(6, 0.0)
+    assert [one.score for one in best] == sorted((one.score for one in best), reverse=True)
+    assert likeness(0.9) < likeness(0.0)

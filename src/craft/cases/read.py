@@ -14,7 +14,7 @@ from craft.cloth import Piece
 from craft.judge.aims import WORDS as AIM_WORDS
 from craft.schools import POSITIONS, Schools
 
-Form = Literal["preference", "verdict", "shape", "landing", "target"]
+Form = Literal["preference", "verdict", "shape", "landing", "target", "wardrobe"]
 
 #: Words of a client that describe the body, beside the aims (judge/aims.py).
 BODY_WORDS: dict[str, tuple[str, ...]] = {
@@ -101,12 +101,15 @@ def _form(rest: Mapping[str, Any]) -> Form:
             if word not in BODY_WORDS["shape"]:
                 raise ValueError(f"“{word}” is not a known shape")
         return "shape"
+    if "rack" in rest and "expects" in rest:
+        _check_wardrobe(rest)
+        return "wardrobe"
     if "garment" in rest and "expects" in rest:
         _check_pieces([rest["garment"]])
         return "landing"
     if "ask" in rest and "expects" in rest:
         return "target"
-    raise ValueError("not one of the five forms of a case")
+    raise ValueError("not one of the six forms of a case")
 
 
 def _check_pieces(pieces: Any) -> None:
@@ -114,6 +117,31 @@ def _check_pieces(pieces: Any) -> None:
         raise ValueError("pieces are a list")
     for piece in pieces:
         Piece.of(piece)
+
+
+#: What a judged wardrobe may expect.
+WARDROBE_LINES = (
+    *("orphans", "joined", "best_has", "best_lacks", "does_not_fit", "alter", "twins"),
+    *("gap_slot", "gap_any", "adopts", "joins"),
+)
+
+
+def _check_wardrobe(rest: Mapping[str, Any]) -> None:
+    """A rack whose pieces have keys of their own, and lines that are known, about those keys."""
+    rack = rest["rack"]
+    if not isinstance(rack, list) or not all(isinstance(one, dict) and "key" in one for one in rack):
+        raise ValueError("a rack is a list of pieces, each with a key")
+    keys = [str(one["key"]) for one in rack]
+    if len(set(keys)) < len(keys):
+        raise ValueError("two pieces of the rack have one key")
+    _check_pieces([{word: said for word, said in one.items() if word != "key"} for one in rack])
+    for line in rest["expects"]:
+        if line not in WARDROBE_LINES:
+            raise ValueError(f"“{line}” is not a line of a judged wardrobe")
+    for day in rest.get("week", []):
+        for key in day:
+            if key not in ("occasion", "dress_code", "air_c", "rain", "share"):
+                raise ValueError(f"“{key}” is not a known word for a day")
 
 
 def _check_client(client: Mapping[str, Any]) -> None:

@@ -3,19 +3,17 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import replace
 from typing import Any
 
 from craft.advise.targets import target
-from craft.body import Body, Measures, read_shape
-from craft.body.words import nominal_measures
-from craft.cases.read import BODY_WORDS, Case
+from craft.body import read_shape
+from craft.cases.people import aims_of, body_of
+from craft.cases.read import Case
+from craft.cases.wardrobes import run_wardrobe
 from craft.cloth import Piece
 from craft.errors import NoTarget
 from craft.fit import land
-from craft.judge import Aims, Judgement, judge
-from craft.judge.aims import WORDS as AIM_WORDS
-from craft.judge.aims import Setting
+from craft.judge import Judgement, judge
 from craft.look import Look, compose
 from craft.schools import POSITIONS, Schools
 from craft.wear import wear_bottom
@@ -36,26 +34,6 @@ def run_case(case: Case) -> Result:
         return {"id": case.id, "form": case.form} | _FORMS[case.form](case)
     except NoTarget as why:
         raise CannotJudge(str(why)) from why
-
-
-def body_of(client: Mapping[str, Any]) -> Body:
-    """The body of a case's client."""
-    measured = client.get("measures_cm", {})
-    words = {key: word for key, word in client.items() if key in BODY_WORDS}
-    if measured and not words.keys() - {"build", "depth", "warmth"}:
-        return Body.of(Measures.of(measured, client.get("build")))
-    return Body.of(nominal_measures(words, measured))
-
-
-def aims_of(client: Mapping[str, Any]) -> Aims:
-    """What a case's client wants."""
-    colouring = {axis: client.get(axis) for axis in ("depth", "warmth")}
-    aims = Aims.of({key: client[key] for key in AIM_WORDS if key in client}, colouring)
-    code = client.get("dress_code")
-    setting = Setting.of(
-        client.get("occasion"), None if code == "none" else code, client.get("celsius"), client.get("rain", False)
-    )
-    return replace(aims, setting=setting)
 
 
 def _judged(case: Case, pieces: list[Mapping[str, Any]]) -> Judgement:
@@ -159,4 +137,11 @@ def _held(got: Mapping[str, Any], expects: Mapping[str, Any]) -> Result:
     return {"agrees": not failed, "got": {key: got[key] for key in expects}, "failed": failed}
 
 
-_FORMS = {"preference": _preference, "verdict": _verdict, "shape": _shape, "landing": _landing, "target": _target}
+_FORMS = {
+    "preference": _preference,
+    "verdict": _verdict,
+    "shape": _shape,
+    "landing": _landing,
+    "target": _target,
+    "wardrobe": run_wardrobe,
+}

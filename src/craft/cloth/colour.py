@@ -12,6 +12,7 @@ from functools import lru_cache
 from coloraide import Color
 
 from craft.cloth.words import COLOURS
+from craft.facts import fact
 
 #: Borders between two colours, CIEDE2000 over 100, found on judged pairs (docs/judgement.md): nearer than the first they are
 #: the same, nearer than the second one tone of it, nearer than the third the one answers the other (W).
@@ -26,7 +27,7 @@ def hex_of(colour: str) -> str:
     return COLOURS.get(colour, colour)
 
 
-@lru_cache(maxsize=4096)
+@fact
 def lightness(colour: str) -> float:
     """OKLCH lightness, 0 (black) to 1 (white).
 
@@ -36,7 +37,7 @@ def lightness(colour: str) -> float:
     return float(Color(hex_of(colour)).convert("oklch")["lightness"])
 
 
-@lru_cache(maxsize=4096)
+@fact
 def difference(one: str, two: str) -> float:
     """How far apart two colours look: 0 is the same, black to white is about 1 (CIEDE2000 over 100).
 
@@ -46,14 +47,14 @@ def difference(one: str, two: str) -> float:
     return float(Color(hex_of(one)).delta_e(Color(hex_of(two)), method="2000")) / 100
 
 
-@lru_cache(maxsize=4096)
+@fact
 def is_dark_neutral(colour: str) -> bool:
     """Whether a colour is a black, a charcoal or a navy: dark, and of little chroma."""
     light, strong = DARK_NEUTRAL
     return lightness(colour) <= light and chroma(colour) <= strong
 
 
-@lru_cache(maxsize=4096)
+@fact
 def just_misses(one: str, two: str) -> bool:
     """Whether two dark neutrals are nearly the same and are not, which looks like a mistake.
 
@@ -63,7 +64,7 @@ def just_misses(one: str, two: str) -> bool:
     return is_dark_neutral(one) and is_dark_neutral(two) and SAME < difference(one, two) <= MISSES
 
 
-@lru_cache(maxsize=4096)
+@fact
 def chroma(colour: str) -> float:
     """OKLCH chroma: nought is grey, from about 0.17 a signal.
 
@@ -73,7 +74,7 @@ def chroma(colour: str) -> float:
     return float(Color(hex_of(colour)).convert("oklch")["chroma"])
 
 
-@lru_cache(maxsize=4096)
+@fact
 def hue(colour: str) -> float:
     """OKLCH hue in degrees; of a grey it means nothing.
 

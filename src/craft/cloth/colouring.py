@@ -9,13 +9,13 @@ from __future__ import annotations
 import math
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
-from functools import lru_cache
 from typing import Literal
 
 from coloraide import Color
 
 from craft.brief import CLARITY, DEPTH, WARMTH
 from craft.cloth.words import COLOURS
+from craft.facts import fact
 
 Axis = Literal["warmth", "depth", "clarity"]
 Pick = Literal["first", "second", "same"]
@@ -106,7 +106,7 @@ def suits(colour: str, colouring: Mapping[str, str]) -> float:
     return suits_pairs(colour, tuple(sorted(colouring.items())))
 
 
-@lru_cache(maxsize=4096)
+@fact
 def suits_pairs(colour: str, colouring: tuple[tuple[str, str], ...]) -> float:
     """As `suits`, of a colouring as pairs of axis and word: asked for every look, so what was found is kept."""
     known = dict(colouring)

@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
-from functools import lru_cache
 from typing import Literal, NamedTuple
 
 from craft.cloth.piece import Piece
+from craft.facts import fact
 
 Side = Literal["front", "back"]
 
@@ -40,7 +40,7 @@ class Detail(NamedTuple):
     side: Side | None = None
 
 
-@lru_cache(maxsize=4096)
+@fact
 def details_of(piece: Piece) -> tuple[Detail, ...]:
     """What of a piece draws the eye, and where.
 

@@ -5,12 +5,12 @@ from __future__ import annotations
 import re
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field
-from functools import lru_cache
 from typing import Any, NamedTuple
 
 from craft.cloth import words
-from craft.cloth.kinds import FIBRES, FIGURES, KIND, Slot
+from craft.cloth.kinds import FIBRES, FIGURES, KIND, Kind, Slot
 from craft.errors import UnknownWord
+from craft.facts import fact
 
 _HEX = re.compile(r"^#[0-9a-f]{6}$")
 #: What any single figure can be, by its unit.
@@ -32,8 +32,9 @@ class Piece:
     _words: Mapping[str, Any] = field(init=False, repr=False, compare=False)
     _figures: Mapping[str, float] = field(init=False, repr=False, compare=False)
     _hash: int = field(init=False, repr=False, compare=False)
-    #: Its slot, what rules call it (with the marks that it says), and the words of its cloth. A top that is worn over another
+    #: The row of its kind, its slot, what rules call it (with the marks that it says), and the words of its cloth. A top that is worn over another
     #: is a layer.
+    row: Kind = field(init=False, repr=False, compare=False)
     slot: Slot = field(init=False, repr=False, compare=False)
     seen_as: frozenset[str] = field(init=False, repr=False, compare=False)
     fabric: frozenset[str] = field(init=False, repr=False, compare=False)
@@ -43,6 +44,7 @@ class Piece:
         object.__setattr__(self, "_figures", dict(self.figures))
         object.__setattr__(self, "_hash", hash((self.kind, self.said, self.figures)))
         row = KIND[self.kind]
+        object.__setattr__(self, "row", row)
         worn = self._words.get("worn") if row.slot in ("top", "layer") else None
         over, round_ = worn == "over" and row.slot == "top", worn == "shoulders"
         object.__setattr__(self, "slot", "extra" if round_ else "layer" if over else row.slot)
@@ -81,7 +83,10 @@ class Piece:
 
     @property
     def place(self) -> str:
-        """Where it goes in a look: its slot, or of what is worn besides its kind; a knit round the shoulders as a scarf."""
+        """Where it goes in a look: its slot, or of what is worn besides its kind; a knit round the shoulders as a scarf, a
+        shirt over another top as a layer."""
+        if self.slot == "layer":
+            return "layer"
         return "scarf" if "scarf" in self.seen_as else KIND[self.kind].place
 
     @property
@@ -139,7 +144,7 @@ class Colour(NamedTuple):
 SECOND, THIRD = 0.3, 0.12
 
 
-@lru_cache(maxsize=4096)
+@fact
 def colours_of(piece: Piece) -> tuple[Colour, ...]:
     """Every colour of a piece with its share, the ground first.
 
@@ -155,7 +160,7 @@ def colours_of(piece: Piece) -> tuple[Colour, ...]:
     return (Colour(colour_of(piece), ground), *more)
 
 
-@lru_cache(maxsize=4096)
+@fact
 def is_metal(piece: Piece) -> bool:
     """Whether a piece shines as metal does: jewellery in a metal's colour, or a surface said to be so.
 
@@ -167,6 +172,7 @@ def is_metal(piece: Piece) -> bool:
     return colour_of(piece) in words.METALS and piece.slot in ("extra", "shoes")
 
 
+@fact
 def colour_of(piece: Piece) -> str:
     """What a piece is seen as: the colour said, or its kind's usual one.
 

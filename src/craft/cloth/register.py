@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from craft.cloth.kinds import KIND
 from craft.cloth.piece import Piece
+from craft.facts import fact
 
 #: What a word adds or takes (W). Dark and even smartens, fading, distress and a raw edge are casual (brief, section 4).
 _ADDS: dict[tuple[str, str], float] = {
@@ -19,10 +20,13 @@ _ADDS: dict[tuple[str, str], float] = {
     ("tuck", "full"): 0.2, ("tuck", "none"): -0.2, ("tuck", "knot"): -0.5, ("tuck", "half"): -0.3,
 }  # fmt: skip
 _FLAGS = {"distressed": -0.9, "rolled": -0.3, "cuffed": -0.3}
+#: Cloth that clings on trousers is jersey: of home and sport (W).
+_JERSEY = -0.6
 #: A fade said of any zone, and denim on a piece that is not a pair of jeans (W).
 _FADED, _DENIM = -0.5, -0.8
 
 
+@fact
 def formality(piece: Piece) -> float:
     """How formal a piece reads, 0 to 4; what has no say of its own (a bag, tights) reads as neat.
 
@@ -36,6 +40,8 @@ def formality(piece: Piece) -> float:
     found += sum(by for flag, by in _FLAGS.items() if piece.flag(flag))
     if any(key == "fade" for key, _ in piece.said):
         found += _FADED
+    if "clinging" in piece.fabric and piece.kind == "trousers":
+        found += _JERSEY
     if "denim" in piece.fabric and piece.kind != "jeans":
         found += _DENIM
     return max(0.0, min(4.0, found))
@@ -47,6 +53,7 @@ _THIN = frozenset({"thin", "sheer", "linen", "crochet", "satin"})
 _SLEEVES = {"none": -0.06, "short": -0.03, "elbow": 0.0, "three_quarter": 0.01, "long": 0.04}
 
 
+@fact
 def insulation(piece: Piece) -> float:
     """The insulation of a piece, clo; 0 for what keeps nobody warm.
 

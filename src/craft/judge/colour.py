@@ -4,8 +4,9 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from craft.cloth.colour import SAME, chroma, difference, just_misses, lightness
+from craft.cloth.colour import ANSWERS, SAME, chroma, difference, just_misses, lightness
 from craft.cloth.colouring import suits_pairs
+from craft.facts import least, most
 from craft.judge.aims import Aims
 from craft.judge.borders import Border
 from craft.judge.feet import HEAVY
@@ -123,7 +124,7 @@ def _shoe_against_leg(outfit: Outfit) -> tuple[WornBottom, float] | None:
 
 
 @rule(
-    "feet.colour", looks_at=(*LEGS_AND_SHOES, "tights"), reads=("below_hem", "shoe_answered"), borders=(ANCHORS, HEAVY)
+    "feet.colour", looks_at=(*LEGS_AND_SHOES, "tights"), reads=("below_hem", "shoe_answered", "answers_shoe"), borders=(ANCHORS, HEAVY)
 )  # fmt: skip
 def foot(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A shoe near the leg's colour lengthens; a dark one under a light look asks to be answered above."""
@@ -141,15 +142,15 @@ def foot(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         text = "Shoe and leg are near in colour: the leg runs on to the toe."
         yield pro(weight, "leg_line_whole", where, "Shoe continues the leg", text, held, also=also)
         return
-    darker, answer = lightness(bottom.colour) - lightness(shoes.colour), outfit.shoe_answered
+    darker, answered = lightness(bottom.colour) - lightness(shoes.colour), outfit.shoe_answered <= ANSWERS
     held = Figure("darker than what is above", darker, ANCHORS.of(outfit), "share")
     if darker < ANCHORS.of(outfit):
-        if answer:
+        if answered:
             held = Figure("colour distance from the leg", apart, CARRIES_ON, "share")
-            text = f"The shoe's colour comes again in the {answer}: both ends of the look belong together."
+            text = f"The shoe's colour comes again in the {outfit.answers_shoe}: both ends of the look belong together."
             yield pro(0.18, "colour_answered", where, "Shoe answered above", text, held)
-    elif answer:
-        text = f"The dark shoe is answered by the {answer}: the eye goes up again."
+    elif answered:
+        text = f"The dark shoe is answered by the {outfit.answers_shoe}: the eye goes up again."
         yield pro(0.25, "colour_answered", where, "Shoe answered above", text, held)
     else:
         weight = 0.2 + (0.1 if shoes.weight >= HEAVY.of(outfit) else 0.0)
@@ -199,7 +200,7 @@ def near_face(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     off = suits_pairs(colour, aims.colouring)
     where, shown = ("face", outfit.at("shoulder") + 6.0), 0.1 if "face" in aims.show else 0.0
     if off > OVERPOWERS:
-        weight = min(MOST_BY_FACE, 0.05 + 0.3 * (off - OVERPOWERS)) + shown
+        weight = least(MOST_BY_FACE, 0.05 + 0.3 * (off - OVERPOWERS)) + shown
         text = "This colour lies far from their colouring: it is seen before the face is."
         held = Figure("from their colouring", off, OVERPOWERS, "share")
         yield con(weight, "colour_unanswered", where, "Hard by the face", text, held)
@@ -220,7 +221,7 @@ def near_tones(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     for piece in outfit.pieces:
         seen = piece.slot in ("extra", "layer") and piece.kind not in BENEATH
         colour = piece.word("colour") if seen else None
-        if colour and max(difference(colour, other) for other in (top.colour, bottom.colour)) <= JOINS:
+        if colour and most(*(difference(colour, other) for other in (top.colour, bottom.colour))) <= JOINS:
             held, where = Figure("colour distance", apart, NEAR_MISS, "share"), ("whole", bottom.waistband.cm)
             text = f"Two near tones, and the {piece.kind} holds both together."
             yield pro(0.25, "near_tones_joined", where, "Near tones joined", text, held)

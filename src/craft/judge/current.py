@@ -10,6 +10,7 @@ from collections.abc import Iterator
 
 from craft.cloth.register import formality
 from craft.cloth.words import said
+from craft.facts import least, most
 from craft.judge.aims import Aims
 from craft.judge.finding import Figure, Remark, pro
 from craft.judge.rule import Client, Subject
@@ -72,7 +73,7 @@ def layer(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 def mix(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A formal piece is worked against with a casual one."""
     worn = [formality(piece) for piece in outfit.pieces if piece.slot in (*BASE, "layer", "shoes")]
-    spread = max(worn, default=0.0) - min(worn, default=0.0)
+    spread = most(*worn) - least(*worn) if worn else 0.0
     if spread >= MIXED:
         held = Figure("formality between the pieces", spread, MIXED, "scale")
         text = "Something formal is worked against with something casual, as it is worn today."

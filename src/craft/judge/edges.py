@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
+from craft.facts import most
 from craft.judge.aims import Aims
 from craft.judge.borders import Border
 from craft.judge.finding import Figure, Remark, con, pro
@@ -89,7 +90,7 @@ def _crosses_middle(outfit: Outfit, aims: Aims) -> bool:
 def _from_middle(outfit: Outfit, height: float) -> float:
     """How far a height lies from the belt of a full middle, waist to a hand under the navel, cm."""
     high, low = outfit.at("waist"), outfit.at("navel") - 6.0
-    return max(height - high, low - height, 0.0)
+    return most(height - high, low - height, 0.0)
 
 
 @rule(
@@ -167,7 +168,7 @@ def covers_seat(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield pro(0.3, "covers_zone", where, "Covers the seat", text, held)
     elif bottom.piece.kind == "leggings" and not any(layer.hem.cm <= hip - COVERS_BELOW for layer in outfit.layers):
         ends = "a top tucked into them leaves it bare" if hidden else "this one ends {by} above the fullest hip"
-        text = Sentence.of(f"Leggings ask for a hem over the seat; {ends}.", by=max(0.0, -covers))
+        text = Sentence.of(f"Leggings ask for a hem over the seat; {ends}.", by=most(0.0, -covers))
         softened = 0.15 if aims.soften & {"hips", "seat"} else 0.0
         yield con(0.6 + softened, "covers_zone", where, "Seat uncovered", text, held)
 

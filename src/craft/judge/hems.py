@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
+from craft.facts import most
 from craft.judge.aims import Aims
 from craft.judge.edges import GAP_SHOWS
 from craft.judge.feet import HEAVY
@@ -74,7 +75,7 @@ def boot(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         held = Figure("bare leg above the boot", gap, THIGH_SHOWS)
         yield pro(0.3, "leg_line_whole", ("thighs", hem), "Boot up to the hem", text, held)
         return
-    held = Figure("bare leg above the boot", max(0.0, gap), GAP_SHOWS.of(outfit))
+    held = Figure("bare leg above the boot", most(0.0, gap), GAP_SHOWS.of(outfit))
     if gap <= GAP_SHOWS.of(outfit):
         text = Sentence("The shaft passes under the hem: the leg stays one line.")
         yield pro(0.4, "leg_line_whole", ("calf", hem), "No gap above the boot", text, held)

@@ -3,12 +3,14 @@
 from __future__ import annotations
 
 import math
+from bisect import bisect_left
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from functools import lru_cache
 from typing import Literal
 
 from craft.errors import OutOfReach
+from craft.facts import least
 from craft.judge import (  # noqa: F401  each declares its rules
     attention,
     balance,
@@ -75,7 +77,22 @@ def score_of(good: int, bad: int) -> float:
     >>> score_of(0, 0), score_of(900, 200) > score_of(900, 300)
     (0.5, True)
     """
-    return 1 / (1 + math.exp(-STEEP * (good - AGAINST_COUNTS * bad) / 1000))
+    return score_of_net(4 * good - round(4 * AGAINST_COUNTS) * bad)
+
+
+def score_of_net(net: int) -> float:
+    """The score of the balance of what speaks for and against, in whole quarters of a thousandth."""
+    return 1 / (1 + math.exp(-STEEP * (net / 4) / 1000))
+
+
+def net_from(border: Literal["works", "fails", "unless"]) -> int:
+    """The least balance whose score is not below a border, in quarters of a thousandth.
+
+    >>> score_of_net(net_from("works")) >= WORKS > score_of_net(net_from("works") - 1)
+    True
+    """
+    least = {"works": WORKS, "fails": FAILS, "unless": UNLESS}[border]
+    return bisect_left(range(-(1 << 19), 1 << 19), least, key=score_of_net) - (1 << 19)
 
 
 def verdict_of(score: float, worst: int) -> Verdict:
@@ -172,7 +189,7 @@ class Weighing:
         if self.strict and stance == "against":
             more *= MORE
         if more != 1.0:
-            weight = min(1000, round(weight * more))
+            weight = round(least(1000, round(weight * more)))
         liked = stance == "against" and rule.id in self.liked
         return Finding(
             rule.id, stance, weight, said.code, said.zone, said.height, said.figure, said.title, said.text, said.also,

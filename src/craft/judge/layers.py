@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from craft.cloth.colour import lightness
+from craft.facts import least, most
 from craft.judge.aims import Aims
 from craft.judge.edges import ON_HIP
 from craft.judge.finding import Figure, Remark, con, pro
@@ -65,7 +66,7 @@ def line(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         if layer.open and layer.lean and below > 0:
             text = f"The open {layer.piece.kind} hangs in two verticals and draws the figure in."
             # The darker the edges, the more they draw in: a pale layer frames and widens (brief, section 9).
-            shade = max(-1.0, min(1.0, (MIDDLE_TONE - lightness(layer.colour)) / 0.25))
+            shade = most(-1.0, least(1.0, (MIDDLE_TONE - lightness(layer.colour)) / 0.25))
             yield pro(0.25 + wanted + dark * shade, "lengthening_line", where, "Two verticals", text, held)
         elif bulky and (below <= 5.0 or not layer.lean) and not layer.belted:
             text = f"So full a {layer.piece.kind} that ends here widens what it lies on."

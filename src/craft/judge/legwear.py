@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from craft.cloth.colour import difference
+from craft.facts import least
 from craft.judge.aims import Aims
 from craft.judge.colour import CARRIES_ON, skin_of
 from craft.judge.finding import Figure, Remark, con, pro
@@ -28,12 +29,12 @@ def sock(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     piece = outfit.extras.get("socks")
     if piece is None or end is None or bottom is None or bottom.inside:
         return
-    shown = min(bottom.hem.cm, end.cm) - shoes.cover.cm
+    shown = least(bottom.hem.cm, end.cm) - shoes.cover.cm
     if shown <= SOCK_SHOWS:
         return
     colour = piece.word("colour") or "grey"
     joins = (shoes.colour if shoes.piece else bottom.colour, bottom.colour)
-    nearest = min(difference(colour, other) for other in joins)
+    nearest = least(*(difference(colour, other) for other in joins))
     held, where = Figure("colour distance", nearest, CARRIES_ON, "share"), ("ankle", shoes.cover.cm + shown / 2)
     if nearest <= CARRIES_ON:
         text = Sentence.of("{shown} of sock shows, near in colour to what it joins: the leg runs on.", shown=shown)

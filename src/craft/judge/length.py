@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from craft.cloth.words import said
+from craft.facts import least
 from craft.judge.aims import Aims
 from craft.judge.borders import Border
 from craft.judge.finding import Figure, Remark, con, pro, warn
@@ -23,6 +24,8 @@ TRAILS_BELOW = Border("trails_below", "A wide hem nearer to the ground than this
 SKIMS_TO = Border("skims_to", "A floor-length hem clears the ground by at most this", 5.0, 2.0, 8.0)
 #: Cloth stacked on the foot shows as a fold from this much, cm (W).
 STACK_SHOWS = Border("stack_shows", "Cloth stacked on the foot shows from this much", 2.0, 0.5, 6.0)
+#: What a fold that only just shows weighs of one that is plain, and by how many cm more it is plain (W).
+JUST_SHOWS, PLAIN = 0.3, 1.2
 #: How near to the fullest calf a hem still lies on it, cm (W).
 ON_CALF = Border("on_calf", "A hem this near to the fullest calf lies on it", 4.5, 1.5, 10.0)
 #: Cloth stacked so high pushes a close leg into folds up to the knee, cm (W).
@@ -88,7 +91,9 @@ def bunching(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     bottom = outfit.bottom
     if bottom is None or bottom.is_wide_hemmed or bottom.inside or bottom.stack < STACK_SHOWS.of(outfit):
         return
-    weight = min(0.65, 0.3 + 0.05 * bottom.stack)
+    # A fold that only just shows weighs little: suit trousers break a little over a low heel.
+    shows = least(1.0, JUST_SHOWS + (bottom.stack - STACK_SHOWS.of(outfit)) / PLAIN)
+    weight = shows * least(0.65, 0.3 + 0.05 * bottom.stack)
     held = Figure("cloth stacked", bottom.stack, STACK_SHOWS.of(outfit))
     up = "it rumples up to the knee" if bottom.stack >= TO_THE_KNEE else "it rumples on the shoe"
     text = Sentence.of(f"The leg is {{stack}} longer than it can fall: {up}.", stack=bottom.stack)

@@ -10,6 +10,7 @@ from craft.judge.finding import Figure, Remark, con
 from craft.judge.rule import Subject
 from craft.look import Outfit
 from craft.units import Sentence
+from craft.wear.openings import sleeve_of
 
 rule = Subject("limits", "The talk before the tape (1)")
 
@@ -39,6 +40,20 @@ def short(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         text = Sentence.of("The hem ends {off} above the knee, shorter than this client wears.", off=over)
         held, where = Figure("hem above the knee", over, SHORT), ("knee", hem)
         yield con(WONT, "covers_zone", where, "Shorter than they wear", text, held)
+
+
+@rule(
+    "limits.sleeveless",
+    looks_at=("top", "one_piece", "layer"),
+    reads=("heel", "dressed_above"),
+    speaks_to=lambda of: "sleeveless" in of.aims.wont,
+)
+def sleeveless(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """Bare arms, for a client who wears nothing sleeveless by itself."""
+    worn = [piece for piece in outfit.pieces if piece.slot in ("top", "one_piece", "layer")]
+    if outfit.dressed_above and all(sleeve_of(piece) == "none" for piece in worn):
+        text = "The arms are bare, which this client does not wear: a layer with sleeves over it."
+        yield con(WONT, "covers_zone", ("arm", outfit.at("under_bust")), "Barer than they wear", text)
 
 
 @rule("limits.heels", looks_at=("shoes",), borders=(LIFTS,), speaks_to=lambda of: "heels" in of.aims.wont)

@@ -7,6 +7,7 @@ from itertools import combinations
 
 from craft.cloth.colour import ANSWERS, TONE, chroma, difference, hue, is_dark_neutral, just_misses, lightness
 from craft.cloth.piece import is_metal
+from craft.facts import fact, least, most, total
 from craft.judge.aims import Aims
 from craft.judge.colour import DARK
 from craft.judge.finding import Figure, Remark, con, pro
@@ -70,9 +71,10 @@ def holds(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     grounds = [seen for seen in outfit.palette if seen.ground and seen.slot in LARGE]
     for kind in ("scarf", "necklace", "bag", "belt"):
         own = [seen.colour for seen in outfit.palette if seen.kind == kind]
+        if len(own) < 2:
+            continue
         held = {one.slot for one in grounds if any(difference(one.colour, colour) <= TONE for colour in own)}
-        apart = max((difference(one.colour, two.colour) for one, two in combinations(grounds, 2)), default=0.0)
-        if len(own) > 1 and len(held) > 1 and apart > TONE:
+        if len(held) > 1 and any(difference(one.colour, two.colour) > TONE for one, two in combinations(grounds, 2)):
             text = f"The {kind} has the colours of {' and '.join(sorted(held))}: it makes both meant."
             yield pro(0.25, "near_tones_joined", ("bust", outfit.body.height("bust")), "Holds both colours", text,
                       Figure("colours held", float(len(held)), 2.0, "scale"), also=("colour_answered",))  # fmt: skip
@@ -87,7 +89,7 @@ def misses(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         if not just_misses(one.colour, two.colour) or one.surface != two.surface:
             continue
         others = (s.colour for s in outfit.palette if s.kind not in (one.piece.kind, two.piece.kind))
-        if any(max(difference(colour, area.colour) for area in (one, two)) <= TONE for colour in others):
+        if any(most(*(difference(colour, area.colour) for area in (one, two))) <= TONE for colour in others):
             continue
         apart = difference(one.colour, two.colour)
         text = f"The {one.piece.kind} and the {two.piece.kind} nearly match, and miss: it looks like a mistake."
@@ -96,7 +98,7 @@ def misses(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield con(
             0.28,
             "colour_unanswered",
-            ("whole", min(one.low, two.high)),
+            ("whole", least(one.low, two.high)),
             "Two darks that just miss",
             text,
             held,
@@ -114,7 +116,7 @@ def _line(outfit: Outfit) -> tuple[float, float] | None:
     for area in outfit.areas:
         # The outermost cloth that ends near the band, or hangs over it.
         if area.piece.slot in UPPER and area.share >= 0.5 and area.high > band and abs(area.low - band) < REACHES:
-            return min(area.low, band), area.lightness - lightness(bottom.colour)
+            return least(area.low, band), area.lightness - lightness(bottom.colour)
     return None
 
 
@@ -145,8 +147,8 @@ def slims(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     large = [area for area in outfit.areas if area.piece.slot in LARGE and area.tall > 0]
     if not large:
         return
-    whole = sum(area.tall * area.share for area in large)
-    mean = sum(area.lightness * area.tall * area.share for area in large) / whole
+    whole = total(area.tall * area.share for area in large)
+    mean = total(area.lightness * area.tall * area.share for area in large) / whole
     where = ("whole", outfit.at("hip"))
     if mean <= SLIMS:
         text = "Dark over the large areas draws the figure in."
@@ -164,24 +166,33 @@ def wakes(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     large = _large(outfit)
     if not large or any(chroma(area.colour) > QUIET or area.piece.word("pattern") for area in large):
         return
-    light = [area.lightness for area in large]
-    if max(light) - min(light) >= CONTRAST or any(area.surface in SHINES for area in large):
+    if any(shines(area.surface) for area in large):
         return
-    held, where = (
-        Figure("lightness between the areas", max(light) - min(light), CONTRAST, "share"),
-        ("whole", outfit.at("bust")),
-    )
     small = [seen for seen in outfit.palette if seen.slot not in LARGE]
-    wakes = next((seen.kind for seen in small if _wakes(seen, small)), None)
-    worn = (piece for piece in outfit.pieces if piece.kind in SMALL)
-    shines = (piece.kind for piece in worn if is_metal(piece) or piece.word("pattern"))
-    what = wakes or next(shines, None)
+    worn = [piece for piece in outfit.pieces if piece.slot == "extra" and piece.kind in SMALL]
+    what = next((seen.kind for seen in small if _wakes(seen, small)), None)
+    what = what or next((piece.kind for piece in worn if is_metal(piece) or piece.word("pattern")), None)
+    light = [area.lightness for area in large]
+    between = most(*light) - least(*light)
+    if (what is None and worn) or between >= CONTRAST:
+        return
+    held, where = Figure("lightness between the areas", between, CONTRAST, "share"), ("whole", outfit.at("bust"))
     if what is not None:
         text = f"All else is quiet, and the {what} wakes it: one point of interest."
         yield pro(0.12, "draws_to_asset", where, "One thing wakes it", text, held)
-    elif outfit.schools.position("quiet_look") == "wake" and not any(p.kind in SMALL for p in outfit.pieces):
+    elif outfit.schools.position("quiet_look") == "wake":
         text = "Quiet tones from top to toe and nothing that wakes them: one bright, one shine or one contrast."
         yield con(0.06, "texture_flat", where, "Nothing wakes it", text, held)
+
+
+@fact
+def shines(surface: str) -> bool:
+    """Whether a surface catches the light.
+
+    >>> shines("satin"), shines("plain")
+    (True, False)
+    """
+    return surface in SHINES
 
 
 def _wakes(seen: Seen, small: list[Seen]) -> bool:
@@ -221,25 +232,25 @@ def clash(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Two large areas of strong colour, unlike and of one depth: neither leads."""
     strong = [area for area in outfit.areas if area.piece.slot in LARGE and chroma(area.colour) >= STRONG]
     for one, two in combinations([area for area in strong if area.share >= 0.5], 2):
-        if min(one.tall, two.tall) < TALL:
+        if least(one.tall, two.tall) < TALL:
             continue
         apart = difference(one.colour, two.colour)
         if apart > CLASH and abs(one.lightness - two.lightness) < 0.2:
             text = f"Two strong colours of one depth, {one.piece.kind} against {two.piece.kind}, and neither leads."
             held = Figure("colour distance", apart, CLASH, "share")
-            yield con(0.2, "colour_unanswered", ("whole", min(one.low, two.high)), "Neither colour leads", text, held)
+            yield con(0.2, "colour_unanswered", ("whole", least(one.low, two.high)), "Neither colour leads", text, held)
             return
 
 
 def _apart(one: str, two: str) -> float:
     """How far two hues lie apart on the circle, degrees."""
     off = abs(hue(one) - hue(two)) % 360.0
-    return min(off, 360.0 - off)
+    return least(off, 360.0 - off)
 
 
 def _kin(one: str, two: str) -> tuple[float, str] | None:
     """How two colours go together though they are not near: what it weighs and one sentence, or not at all."""
-    tinted = min(chroma(one), chroma(two)) >= TINTED
+    tinted = least(chroma(one), chroma(two)) >= TINTED
     if tinted and _apart(one, two) <= ONE_HUE and abs(lightness(one) - lightness(two)) >= TWO_DEPTHS:
         return 0.08, "One hue in two depths: quiet and long."
     for dark, warm in ((one, two), (two, one)):

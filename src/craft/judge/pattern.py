@@ -8,6 +8,7 @@ from itertools import combinations
 from craft.cloth import Piece
 from craft.cloth.colour import TONE, difference
 from craft.cloth.piece import colour_of, colours_of
+from craft.facts import least, most
 from craft.judge.aims import Aims
 from craft.judge.finding import Figure, Remark, con, pro
 from craft.judge.rule import Subject
@@ -42,7 +43,7 @@ def loudness(piece: Piece) -> float:
     repeat, second = piece.figure("repeat_cm"), piece.word("second_colour")
     width = 1.0 if repeat is None else (repeat / STRIPE_CM) ** 0.5
     contrast = 1.0 if second is None else 0.4 + 0.6 * difference(colour_of(piece), second) / STRIPE_CONTRAST
-    return max(LEAST, min(MOST, width * contrast))
+    return most(LEAST, least(MOST, width * contrast))
 
 
 def _broken(outfit: Outfit, area: Area) -> str | None:
@@ -151,7 +152,7 @@ def two(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
             for second, _ in colours_of(other.piece)
         )
         held = Figure("steps of scale between", float(abs(sizes[0] - sizes[1])), 2.0, "scale")
-        where = ("whole", min(one.low, other.high))
+        where = ("whole", least(one.low, other.high))
         if abs(sizes[0] - sizes[1]) >= 2 and shared:
             text = "Two patterns of different scale share a colour: they go together."
             yield pro(0.05, "texture_contrast", where, "Patterns share a colour", text, held)

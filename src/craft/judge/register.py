@@ -4,9 +4,9 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from craft.cloth.kinds import KIND
 from craft.cloth.register import formality
 from craft.cloth.words import said
+from craft.facts import least, most
 from craft.judge.aims import Aims
 from craft.judge.borders import Border
 from craft.judge.feet import HEAVY
@@ -76,18 +76,18 @@ def comfort(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     bottom = outfit.bottom
     if bottom is None:
         return
-    least = min(bottom.volume, outfit.top.volume if outfit.top else bottom.volume)
+    closest = least(bottom.volume, outfit.top.volume if outfit.top else bottom.volume)
     rise = outfit.shoes.rise_of_foot
-    held, where = Figure("the closest of it", least, PRESSES, "scale"), ("waist", outfit.at("waist"))
+    held, where = Figure("the closest of it", closest, PRESSES, "scale"), ("waist", outfit.at("waist"))
     if rise >= TIRES:
         text = Sentence.of("A heel of {rise} over the ball tires; wanted is comfort.", rise=rise)
         held, where = Figure("heel over the ball", rise, TIRES), ("foot", outfit.shoes.heel / 2)
         yield con(0.3, "heel_lift", where, "Heel tires", text, held)
-    elif least <= PRESSES:
+    elif closest <= PRESSES:
         yield con(
             0.25, "clings", where, "Presses", "Skin-tight cloth presses through a long day; wanted is comfort.", held
         )
-    elif least >= ROOMY:
+    elif closest >= ROOMY:
         yield pro(0.2, "skims", where, "Room to move", "There is room to move, on a heel that can be walked in.", held)
 
 
@@ -109,11 +109,11 @@ def code(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     held = Figure("how formal it reads", reads, high if reads > high else low, "scale")
     if reads < low:
         text = f"Less than {asks} asks: the {_dressed_most(outfit, up=False)} dresses it down most."
-        weight = min(0.6, 0.3 + 0.3 * (low - reads))
+        weight = least(0.65, 0.45 + 0.3 * (low - reads))
         yield con(weight, "dress_code", where, f"Too casual for {asks}", text, held)
     elif reads > high:
         text = f"More than {asks} asks: the {_dressed_most(outfit, up=True)} dresses it up most."
-        weight = min(0.4, 0.2 + 0.2 * (reads - high))
+        weight = least(0.4, 0.2 + 0.2 * (reads - high))
         yield con(weight, "dress_code", where, f"Too formal for {asks}", text, held)
     else:
         yield pro(0.2, "dress_code", where, "Keeps the dress code", f"It keeps what {asks} asks.", held)
@@ -151,11 +151,11 @@ def weather(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     held, air = Figure("at ease from", coolest, celsius, "°C"), f"{celsius:.0f} °C"
     if celsius < coolest - bearable:
         text = f"{how} this is enough down to about {coolest:.0f} °C, and it is {air}: add a layer."
-        weight = min(0.6, 0.25 + 0.04 * (coolest - bearable - celsius))
+        weight = least(0.6, 0.25 + 0.04 * (coolest - bearable - celsius))
         yield con(weight, "too_cold", where, "Not warm enough", text, held)
     elif celsius > warmest + bearable:
         text = f"{how}, even without a layer, this is right at about {warmest:.0f} °C, and it is {air}."
-        weight = min(0.6, 0.25 + 0.04 * (celsius - warmest - bearable))
+        weight = least(0.6, 0.25 + 0.04 * (celsius - warmest - bearable))
         yield con(weight, "too_warm", where, "Too warm", text, Figure("at ease up to", warmest, celsius, "°C"))
     else:
         right = f"from {coolest:.0f} °C to {warmest:.0f} °C without the layer"
@@ -185,7 +185,7 @@ def cold_room(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 def rain(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Rain goes into an open shoe."""
     shoes = outfit.shoes
-    row = KIND[shoes.piece.kind] if shoes.piece else None
+    row = shoes.piece.row if shoes.piece else None
     if row is not None and row.shoe is not None and row.shoe.open:
         text = f"Rain goes into {said(row.name)}: a closed shoe or a boot."
         held, where = Figure("cover of the foot", shoes.cover.cm, CLOSED), ("foot", shoes.cover.cm / 2)
@@ -197,7 +197,7 @@ def wet_hem(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A hem near wet ground draws the water up."""
     bottom = outfit.bottom
     if bottom is not None and bottom.is_wide_hemmed and not bottom.inside and bottom.falls_to < WET:
-        clear = max(0.0, bottom.falls_to)
+        clear = most(0.0, bottom.falls_to)
         text = Sentence.of("A hem {clear} above wet ground draws the water up.", clear=clear)
         held = Figure("hem above the ground", bottom.falls_to, WET)
         yield con(0.25, "rain", ("foot", clear), "Hem in the wet", text, held)

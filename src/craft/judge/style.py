@@ -6,9 +6,9 @@ from collections.abc import Callable, Iterator
 
 from craft.cloth import Piece
 from craft.cloth.colour import chroma
-from craft.cloth.kinds import KIND
 from craft.cloth.register import formality
 from craft.cloth.words import said
+from craft.facts import fact, most
 from craft.judge.aims import Aims
 from craft.judge.finding import Figure, Remark, con, pro
 from craft.judge.limits import WONT
@@ -48,7 +48,7 @@ def never(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A kind of piece that the client never wears decides alone."""
     piece = next((piece for piece in outfit.pieces if piece.kind in aims.never), None)
     if piece is not None:
-        what = said(piece.kind) if KIND[piece.kind].plural else f"a {said(piece.kind)}"
+        what = said(piece.kind) if piece.row.plural else f"a {said(piece.kind)}"
         text = f"This client never wears {what}."
         yield con(WONT, "style", ("whole", outfit.at("bust")), "Not one for it", text)
 
@@ -62,7 +62,7 @@ def _structure(outfit: Outfit) -> float:
 
 
 def _brightest(outfit: Outfit) -> float:
-    return max((chroma(seen.colour) for seen in outfit.palette), default=0.0)
+    return most(*(chroma(seen.colour) for seen in outfit.palette), 0.0)
 
 
 #: What each word asks of a look: a figure, from which on it is so, up to which it is not; and which way it runs.
@@ -77,9 +77,18 @@ _ASKS: dict[str, tuple[Callable[[Outfit], float], float, float]] = {
 
 def _cues(outfit: Outfit) -> dict[str, int]:
     """How many of the cues of another decade a look wears at once."""
-    seen = (piece for piece in outfit.pieces if piece.slot in CLOTHES or piece.kind == "hat")
-    worn = {word for piece in seen for word in _words_of(piece)}
-    return {decade: len(cues & worn) for decade, cues in DECADES.items()}
+    seen = [piece for piece in outfit.pieces if piece.slot in CLOTHES or piece.kind == "hat"]
+    return {decade: len(frozenset().union(*(cues_of(piece, decade) for piece in seen))) for decade in DECADES}
+
+
+@fact
+def cues_of(piece: Piece, decade: str) -> frozenset[str]:
+    """The cues of a decade that a piece wears.
+
+    >>> sorted(cues_of(Piece.of({"is": "jeans", "cut": "flare"}), "seventies"))
+    ['cut flare']
+    """
+    return DECADES[decade].intersection(_words_of(piece))
 
 
 def _words_of(piece: Piece) -> Iterator[str]:

@@ -33,5 +33,5 @@ def variety(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         text = "One colour in one kind of cloth: it needs a second texture to stay alive."
         yield con(0.2, "texture_flat", where, "Flat in one colour", text, held)
     elif len(surfaces) > 1 and lively and (one_colour or len(lively) > 1):
-        text = f"{' against '.join(sorted(surfaces))}: the surfaces answer each other."
+        text = f"{' against '.join(sorted(map(str, surfaces)))}: the surfaces answer each other."
         yield pro(0.25 if one_colour else 0.15, "texture_contrast", where, "Surfaces differ", text, held)

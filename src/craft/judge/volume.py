@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
+from craft.facts import least, most
 from craft.judge.aims import Aims
 from craft.judge.borders import Border
 from craft.judge.finding import Figure, Remark, con, pro
@@ -54,7 +55,7 @@ def contrast(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     if outfit.look.piece("bottom") is None and not outfit.layers:
         return
     close, loose = CLOSE.of(outfit), LOOSE.of(outfit)
-    if close < max(above, below) and min(above, below) < loose and abs(above - below) < APART:
+    if close < most(above, below) and least(above, below) < loose and abs(above - below) < APART:
         return
     where, pair = ("whole", outfit.break_at or 0.0), f"{fit_word(above)} above, {fit_word(below)} below"
     if above <= close and below <= close:
@@ -62,17 +63,17 @@ def contrast(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         weight = CLOSE_LEAST + CLOSE_MORE * (1 - (above + below) / (2 * close))
         weight += 0.15 if aims.wanted("look_current") else 0.0
         # Close all over reads dated or exposed (brief, section 7): skin-tight both ways is of another decade.
-        also = ("dated",) if max(above, below) <= DATED else ()
+        also = ("dated",) if most(above, below) <= DATED else ()
         text = f"Close all over ({pair}): nothing eases, and every line shows."
-        held = Figure("the looser half", max(above, below), close, "scale")
+        held = Figure("the looser half", most(above, below), close, "scale")
         yield con(weight, "all_close", where, "Close all over", text, held, also=also)
     elif above >= loose and below >= loose:
-        yield _loose(outfit, min(above, below), where, pair)
+        yield _loose(outfit, least(above, below), where, pair)
     else:
         eased, tight = ("above", "below") if above > below else ("below", "above")
         text = f"Eased {eased}, close {tight} ({pair}): each makes the other read."
         held = Figure("difference of ease", abs(above - below), APART, "scale")
-        weight = min(0.5, 0.25 + 0.12 * abs(above - below))
+        weight = least(0.5, 0.25 + 0.12 * abs(above - below))
         yield pro(weight, "contrast_of_ease", where, "Ease answers close", text, held)
 
 
@@ -168,7 +169,7 @@ def tuck_bulk(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         return
     # Under a close or thin bottom every fold is read (brief, section 5: not for sheer or clinging skirts).
     shows = bottom.volume <= CLOSE.of(outfit) or bool(bottom.piece.fabric & {"thin", "sheer", "clinging", "satin"})
-    weight = min(0.75, 0.35 + 0.4 * (top.bulk - border) + (0.15 if shows else 0.0))
+    weight = least(0.75, 0.35 + 0.4 * (top.bulk - border) + (0.15 if shows else 0.0))
     text = "This much cloth under the band makes a roll around the middle."
     held = Figure("cloth under the band", top.bulk, border, "share")
     yield con(weight, "bulk_at_tuck", ("waist", bottom.waistband.cm), "Bulk at the tuck", text, held)
@@ -181,10 +182,10 @@ def dress(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     if top is None or bottom is None or outfit.layers or top.piece is not bottom.piece:
         return
     short = bottom.hem.cm - outfit.at("knee")
-    if max(top.volume, bottom.volume) <= CLOSE.of(outfit) and top.fit == "tight" and short > 0:
+    if most(top.volume, bottom.volume) <= CLOSE.of(outfit) and top.fit == "tight" and short > 0:
         text = "Skin-tight from shoulder to hem, and short: nothing eases, and every line shows."
-        held = Figure("the looser half", max(top.volume, bottom.volume), CLOSE.of(outfit), "scale")
-        weight = min(0.6, 0.4 + 0.01 * short)
+        held = Figure("the looser half", most(top.volume, bottom.volume), CLOSE.of(outfit), "scale")
+        weight = least(0.6, 0.4 + 0.01 * short)
         yield con(weight, "all_close", ("whole", bottom.hem.cm), "Close all over", text, held, also=("clings",))
 
 
@@ -203,4 +204,4 @@ def cling(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     ease = top.ease * outfit.body.girth("bust")
     text = "The top is {by} smaller than the body and shows what is under it; skim instead."
     held = Figure("ease at the bust", ease, 0.0)
-    yield con(0.45, "clings", ("middle", outfit.at("navel")), "Clings", Sentence.of(text, by=max(0.0, -ease)), held)
+    yield con(0.45, "clings", ("middle", outfit.at("navel")), "Clings", Sentence.of(text, by=most(0.0, -ease)), held)

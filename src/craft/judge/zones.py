@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from functools import lru_cache
 
+from craft.facts import least
 from craft.judge.aims import Aims
 from craft.judge.rule import Client
 from craft.look import Outfit
@@ -21,7 +22,7 @@ def height_of(outfit: Outfit, zone: str) -> float:
 
 def area_over(outfit: Outfit, zone: str, *, behind: bool | None = None) -> Area | None:
     """The cloth that is seen over a zone, from behind where the zone lies there; reads what is seen of each piece (`areas`)."""
-    height = min(height_of(outfit, zone), outfit.at("shoulder") - 1.0)
+    height = least(height_of(outfit, zone), outfit.at("shoulder") - 1.0)
     return outfit.seen_at(height, behind=zone in BEHIND if behind is None else behind)
 
 

@@ -2,13 +2,13 @@
 
 from __future__ import annotations
 
-from functools import lru_cache
 from typing import NamedTuple
 
 from craft.body import Body
 from craft.cloth import Piece
 from craft.cloth.colour import lightness
 from craft.cloth.piece import colour_of
+from craft.facts import fact, least, most
 from craft.wear import WornBottom, WornLayer, WornShoes, WornTop
 
 #: How much of the front an open layer covers, and a layer without sleeves that is closed.
@@ -33,7 +33,7 @@ class Area(NamedTuple):
     @property
     def tall(self) -> float:
         """How tall it is seen, cm."""
-        return max(0.0, self.high - self.low)
+        return most(0.0, self.high - self.low)
 
     @property
     def middle(self) -> float:
@@ -46,7 +46,7 @@ class Area(NamedTuple):
         return lightness(self.colour)
 
 
-@lru_cache(maxsize=4096)
+@fact
 def surface_of(piece: Piece) -> str:
     """The surface of a piece's cloth as the eye sees it.
 
@@ -103,7 +103,7 @@ def areas_of(
         found.append(Area(piece, bottom.colour, shoulder, bottom.hem.cm, 1.0, surface_of(piece), top.volume))
     elif top is not None:
         band = bottom.waistband.cm if bottom is not None else top.hem.cm
-        low = band if top.tucked and top.front == top.side else min(top.hem.cm, band)
+        low = band if top.is_all_tucked else least(top.hem.cm, band)
         found.append(Area(top.piece, top.colour, shoulder, low, 1.0, surface_of(top.piece), top.volume))
     if bottom is not None and not whole:
         high = bottom.waistband.cm

@@ -9,7 +9,6 @@ from typing import Any
 
 from craft.body import Body, read_shape
 from craft.cloth import Piece
-from craft.cloth.kinds import KIND
 from craft.look.areas import Area
 from craft.look.edges import Edge, edges_of
 from craft.look.readings import BESIDES, CLOTHES, Readings, reading
@@ -178,8 +177,8 @@ def compose(body: Body, look: Look, schools: Schools | None = None, like: Outfit
         shoes = like.shoes
     else:
         shoes = wear_shoes(body, shoe_piece) if shoe_piece else BAREFOOT
-    bottom = _bottom(body, look, shoes, schools)
-    top = _top(body, look, shoes.lift, bottom)
+    bottom = hang_bottom(body, look, shoes, schools)
+    top = hang_top(body, look, shoes.lift, bottom)
     layers = [wear_layer(body, piece, shoes.lift) for piece in look.all("layer")]
     return Outfit(body, look, schools, shoes, bottom, top, tuple(layers))
 
@@ -189,22 +188,22 @@ def _over(look: Look, one: Piece, other: Piece) -> bool:
     return look.pieces.index(one) > look.pieces.index(other)
 
 
-def _bottom(body: Body, look: Look, shoes: WornShoes, schools: Schools) -> WornBottom | None:
+def hang_bottom(body: Body, look: Look, shoes: WornShoes, schools: Schools) -> WornBottom | None:
     piece = look.piece("bottom") or look.piece("one_piece")
     return None if piece is None else wear_bottom(body, piece, shoes, schools)
 
 
-def _top(body: Body, look: Look, lift: float, bottom: WornBottom | None) -> WornTop | None:
+def hang_top(body: Body, look: Look, lift: float, bottom: WornBottom | None) -> WornTop | None:
     """The top that is seen: the outermost one, or the upper part of a dress or jumpsuit."""
     piece, whole = look.piece("top"), look.piece("one_piece")
-    if piece is not None and whole is not None and _over(look, whole, piece) and "top" in KIND[whole.kind].covers:
+    if piece is not None and whole is not None and _over(look, whole, piece) and "top" in whole.row.covers:
         # What is worn beneath a dress shows at neck and sleeve only.
         piece = None
     if piece is not None:
         # A bib holds what is under it in.
-        held = whole is not None and "top" not in KIND[whole.kind].covers
+        held = whole is not None and "top" not in whole.row.covers
         return wear_top(body, piece, lift, bottom.waistband if bottom else None, held=held)
-    if whole is None or "top" not in KIND[whole.kind].covers:
+    if whole is None or "top" not in whole.row.covers:
         return None
     # Worn over trousers a dress is a top, all of it.
     ends = bottom.waistband if bottom is not None and look.piece("bottom") is None else None

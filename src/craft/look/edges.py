@@ -72,8 +72,7 @@ def edges_of(
         hidden = bottom.inside and shoes.cover.cm > bottom.hem.cm
         found.append(hem("leg_hem", bottom.piece, bottom.hem, not hidden))
     if top:
-        fully = top.front == top.side and top.tucked
-        found.append(hem("top_hem", top.piece, top.hem, not fully))
+        found.append(hem("top_hem", top.piece, top.hem, not top.is_all_tucked))
     if shoes.piece:
         name = "shaft top" if shoes.is_boot else "vamp"
         over = worn is not None and not worn.inside and worn.hem.cm < shoes.cover.cm

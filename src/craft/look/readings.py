@@ -7,15 +7,14 @@ sees those places through that one figure only (tests/craft/test_declared.py hol
 from __future__ import annotations
 
 from collections.abc import Callable, Iterator, Mapping
-from functools import lru_cache
 from typing import Any, Generic, NamedTuple, TypeVar
 
 from craft.body import Body
 from craft.cloth import Piece
 from craft.cloth.colour import ANSWERS, difference
 from craft.cloth.details import details_of
-from craft.cloth.kinds import KIND
 from craft.cloth.piece import colours_of
+from craft.facts import fact, least, most, total
 from craft.look.areas import Area, areas_of
 from craft.look.register import formality_of, insulation_of
 from craft.look.zones import BEHIND, DETAILED, ZONE_AT
@@ -160,8 +159,8 @@ class Readings:
             return own
         outer = self.layers[-1]
         if outer.belted or (self.belt and not outer.open):
-            return max(own, 0.6 * outer.volume)
-        return max(own, 0.5 * own + 0.5 * outer.volume) if outer.open else max(own, outer.volume)
+            return most(own, 0.6 * outer.volume)
+        return most(own, 0.5 * own + 0.5 * outer.volume) if outer.open else most(own, outer.volume)
 
     @reading("top", "one_piece")
     def dressed_above(self) -> bool:
@@ -195,7 +194,7 @@ class Readings:
             return BELTED
         own = self.top.marks_waist if self.top else 0.0
         if self.belt:
-            own = max(own, BELTED_UNDER if self.layers else BELTED)
+            own = most(own, BELTED_UNDER if self.layers else BELTED)
         waist = self.body.height("waist") + self.shoes.lift
         for layer in self.layers:
             if layer.hem.cm >= waist - 3.0:
@@ -204,7 +203,7 @@ class Readings:
                 own *= UNDER_OPEN
             else:
                 # A close layer has a waist of its own; a full one hides it.
-                own = max(own * UNDER_CLOSED, CLOSE_LAYER if layer.volume <= CLOSE_UP_TO else 0.0)
+                own = most(own * UNDER_CLOSED, CLOSE_LAYER if layer.volume <= CLOSE_UP_TO else 0.0)
         return own
 
     @reading(*CLOTHES, "belt")
@@ -221,7 +220,7 @@ class Readings:
             return outer.hem.cm
         if self.top is None or self.top.hem.cm >= band:
             return band
-        marked = max(DIVIDES.get(self.top.tuck, 0.0), 0.9 if self.belt else 0.0)
+        marked = most(DIVIDES.get(self.top.tuck, 0.0), 0.9 if self.belt else 0.0)
         return band * marked + self.top.hem.cm * (1 - marked)
 
     @reading(*CLOTHES, "belt")
@@ -234,8 +233,8 @@ class Readings:
         """Leg between the lowest hem and the shoe, bare or in tights, cm; nought where they meet."""
         if self.bottom is None or self.bottom.inside:
             return 0.0
-        lowest = min([self.bottom.hem.cm, *(layer.hem.cm for layer in self.layers if not layer.open)])
-        gap = lowest - max(self.shoes.cover.cm, self.sock.cm if self.sock else 0.0)
+        lowest = least(self.bottom.hem.cm, *(layer.hem.cm for layer in self.layers if not layer.open))
+        gap = lowest - most(self.shoes.cover.cm, self.sock.cm if self.sock else 0.0)
         return gap if gap > JOINED else 0.0
 
     @reading("bottom", "one_piece", "layer", "shoes", "socks", "tights")
@@ -261,7 +260,7 @@ class Readings:
     @reading(*CLOTHES, "swim", *BESIDES)
     def detail(self) -> float:
         """How much cut, cloth and pattern ask of the eye together; frills on top of a hem that swings add to it."""
-        asked = sum(_detail(piece) for piece in self.pieces if not KIND[piece.kind].is_boot)
+        asked = total(_detail(piece) for piece in self.pieces if not piece.row.is_boot)
         swings = self.bottom is not None and (
             self.bottom.reads_as in ("flare", "bootcut") or self.bottom.cut == "kick_flare"
         )
@@ -283,7 +282,7 @@ class Readings:
         lift = self.shoes.lift
         shoulder = self.body.height("shoulder") + lift - 1.0
         for zone in DETAILED:
-            height = min(self.body.height(ZONE_AT[zone]) + lift, shoulder)
+            height = least(self.body.height(ZONE_AT[zone]) + lift, shoulder)
             for area in detailed:
                 piece = area.piece
                 # Straps and necks of a suit end above its cloth.
@@ -321,7 +320,7 @@ class Readings:
     def spread_of_colour(self) -> float:
         """How far the colours of the large areas lie from the outermost one's (colour distance)."""
         large = [area.colour for area in self.areas if area.piece.slot in LARGE]
-        return max((difference(colour, large[0]) for colour in large), default=0.0)
+        return most(*(difference(colour, large[0]) for colour in large), 0.0)
 
     @reading("top", "one_piece", "layer", "bottom", "shoes", "scarf")
     def by_the_face(self) -> str | None:
@@ -332,16 +331,20 @@ class Readings:
         return said or next(framing, None)
 
     @reading(*CLOTHES, "swim", *(kind for kind in BESIDES if kind not in UNSEEN_COLOUR))
-    def shoe_answered(self) -> str | None:
-        """What of the look above the leg repeats the shoe's colour: in its ground, or in a colour of its pattern."""
-        colour = self.shoes.colour
+    def shoe_answered(self) -> float:
+        """How near the nearest colour above the leg comes to the shoe's, in a ground or a pattern (colour distance); 1 with nothing
+        there."""
+        return least(1.0, *(nearest(piece, self.shoes.colour) for piece in self._above_the_leg()))
+
+    @reading(*CLOTHES, "swim", *(kind for kind in BESIDES if kind not in UNSEEN_COLOUR))
+    def answers_shoe(self) -> str:
+        """What of the look above the leg repeats the shoe's colour; for a sentence."""
+        near = (piece.kind for piece in self._above_the_leg() if nearest(piece, self.shoes.colour) <= ANSWERS)
+        return next(near, "")
+
+    def _above_the_leg(self) -> list[Piece]:
         above = [area.piece for area in self.areas if area.piece.slot not in ("shoes", "bottom")]
-        small = [p for kind, p in self.extras.items() if kind not in UNSEEN_COLOUR and p.word("colour")]
-        for piece in (*above, *small):
-            for other, _ in colours_of(piece):
-                if difference(other, colour) <= ANSWERS:
-                    return piece.kind
-        return None
+        return above + [p for kind, p in self.extras.items() if kind not in UNSEEN_COLOUR and p.word("colour")]
 
     @reading(*CLOTHES, "swim", *(kind for kind in BESIDES if kind not in UNSEEN_COLOUR))
     def palette(self) -> tuple[Seen, ...]:
@@ -358,7 +361,13 @@ class Readings:
         return tuple(found)
 
 
-@lru_cache(maxsize=4096)
+@fact
+def nearest(piece: Piece, colour: str) -> float:
+    """How near the nearest of a piece's colours comes to another (colour distance)."""
+    return min(difference(other, colour) for other, _ in colours_of(piece))
+
+
+@fact
 def _detail(piece: Piece) -> float:
     words = (piece.word("cut"), piece.word("pattern"), *piece.fabric)
     return sum(DETAIL.get(word, 0.0) for word in words if word)

@@ -6,6 +6,7 @@ from collections.abc import Iterable
 
 from craft.cloth import Piece
 from craft.cloth.register import formality, insulation
+from craft.facts import least, total
 
 #: How much each place says of the whole; a layer and the shoes dress a base up or down (brief, section 14; W).
 _SAYS = {"layer": 1.2, "one_piece": 2.0, "top": 0.8, "bottom": 1.0, "shoes": 1.1}
@@ -32,8 +33,8 @@ def formality_of(pieces: Iterable[Piece]) -> float | None:
     said = [(formality(piece), _SAYS[piece.slot]) for piece in pieces if piece.slot in _SAYS]
     if not said:
         return None
-    mean = sum(figure * weight for figure, weight in said) / sum(weight for _, weight in said)
-    return (1 - PULLS) * mean + PULLS * min(figure for figure, _ in said)
+    mean = total(figure * weight for figure, weight in said) / total(weight for _, weight in said)
+    return (1 - PULLS) * mean + PULLS * least(*(figure for figure, _ in said))
 
 
 def insulation_of(pieces: Iterable[Piece]) -> float:
@@ -42,7 +43,7 @@ def insulation_of(pieces: Iterable[Piece]) -> float:
     >>> round(insulation_of([Piece.of({"is": "trousers"}), Piece.of({"is": "shirt"})]), 2)
     0.57
     """
-    return ENSEMBLE * sum(insulation(piece) for piece in pieces) + UNSEEN
+    return ENSEMBLE * total(insulation(piece) for piece in pieces) + UNSEEN
 
 
 def at_ease_in(clo: float, met: float) -> float:

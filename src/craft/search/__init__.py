@@ -1,5 +1,1 @@
-"""Every look that a rack can make: the rules tabulated over what they declare, and added up."""
-
-from craft.search.tables import Rack, Tables, tabulate
-
-__all__ = ["Rack", "Tables", "tabulate"]
+"""Every look that a rack can make: each rule asked of many looks at once, and added up."""

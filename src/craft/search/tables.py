@@ -1,166 +1,228 @@
-"""Tables of the rules: what each says of every look of a rack, computed once for each difference that it can see.
+"""Tables of the rules: what each says of every look of a rack, in one number a look, and their sum.
 
-A rule depends on the pieces at the places it looks at and on the values of the readings it names, and on nothing else of
-a look (judge/rule.py). So it is asked once for each of those combinations, whatever else is on; the tables, laid over all
-looks and added, are what judging each look by itself would have found. Weights are whole thousandths: the sums are exact.
+Score and verdict of a look need of its findings only the balance of what speaks for and against it, and whether any weighs
+so much that it decides alone, or unless the rest is good (judge/judgement.py). All three are sums, so they stand in one whole
+number: the balance in its low bits, then how many decide, then how many decide alone. Adding up those numbers over the rules
+is judging; whole numbers add up to the same in any order.
 """
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Mapping
+from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass
-from functools import cached_property
-from itertools import product
 from math import prod
+from typing import Any, NamedTuple
 
 import numpy as np
 from numpy.typing import NDArray
 
 from craft.body import Body
-from craft.cloth import Piece
 from craft.judge import RULES, Aims, Rule
-from craft.judge.judgement import Verdict, Weighing, score_of, tally, verdict_of
-from craft.look import Look, Outfit, compose
-from craft.look.readings import READINGS
+from craft.judge.finding import Finding
+from craft.judge.judgement import ALONE, DECIDES, Verdict, Weighing, net_from, score_of_net, verdict_of
+from craft.judge.rule import Client
 from craft.schools import Schools
+from craft.search.many import Number
+from craft.search.runs import Block, Ints, Run, runs
+from craft.search.worn import AXES, Hung, ManyOutfit, Rack, Wardrobe, blocks, seen_by
 
-Ints = NDArray[np.int64]
-#: For, against, and the heaviest against, in thousandths: what score and verdict need of a look.
-SUMS = 3
+#: A look in one number (int32): the balance, -2^19 to 2^19 quarters of a thousandth; how many findings decide, to 31; how
+#: many decide alone. More than 31 that decide weigh the balance down beyond any border by themselves.
+Packed = NDArray[np.int32]
+_HALF, _DECIDES, _ALONE = 1 << 19, 20, 25
+#: What no look can reach: pieces that cannot be worn together.
+IMPOSSIBLE = 1 << 30
 
 
-@dataclass(frozen=True)
-class Rack:
-    """What may be worn at each place of a look, by what rules call the place; None where nothing need be."""
+class Said(NamedTuple):
+    """What a rule says of some looks: the block, which of its looks where that is not all, and the number for each."""
 
-    choices: Mapping[str, tuple[Piece | None, ...]]
-
-    @cached_property
-    def places(self) -> tuple[str, ...]:
-        """The places, in the order of the tables' axes."""
-        return tuple(self.choices)
-
-    @cached_property
-    def shape(self) -> tuple[int, ...]:
-        """How many choices there are at each place."""
-        return tuple(len(self.choices[place]) for place in self.places)
-
-    @property
-    def size(self) -> int:
-        """How many looks there are."""
-        return prod(self.shape)
-
-    def look(self, at: tuple[int, ...]) -> Look:
-        """The look that is made of the choices at these numbers, place by place."""
-        worn = (self.choices[place][number] for place, number in zip(self.places, at, strict=True))
-        return Look(tuple(piece for piece in worn if piece is not None))
+    block: Block
+    alive: NDArray[np.bool_] | None
+    packed: NDArray[Any]
 
 
 @dataclass(frozen=True)
-class Tables:
-    """What speaks for and against every look of a rack, and the heaviest against, one axis a place."""
+class Table:
+    """What one rule says of every look of a rack, over the choices that it can tell apart."""
 
-    rack: Rack
-    good: Ints
-    bad: Ints
-    worst: Ints
-    #: How often a rule was asked, of the times that judging look by look would have asked it.
-    asked: int
+    rule: str
+    shape: tuple[int, ...]
+    #: Which of its choices each choice of the whole rack is, axis by axis.
+    which: tuple[Ints, ...]
+    said: tuple[Said, ...]
+    #: How often the rule ran.
+    ran: int
 
-    def judged(self, at: tuple[int, ...]) -> tuple[float, Verdict]:
-        """The score and verdict of one look, by its numbers."""
-        score = score_of(int(self.good[at]), int(self.bad[at]))
-        return score, verdict_of(score, int(self.worst[at]))
-
-
-class _Looks:
-    """Looks of a rack on a body, composed when they are asked for: where nothing is said of a place, its first choice."""
-
-    def __init__(self, body: Body, rack: Rack, schools: Schools) -> None:
-        self.body, self.rack, self.schools = body, rack, schools
-        self._made: dict[tuple[int, ...], Outfit] = {}
-        self._read: dict[str, tuple[tuple[str, ...], Ints]] = {}
-
-    def of(self, places: tuple[str, ...], numbers: tuple[int, ...]) -> Outfit:
-        said = dict(zip(places, numbers, strict=True))
-        at = tuple(said.get(place, 0) for place in self.rack.places)
-        if at not in self._made:
-            self._made[at] = compose(self.body, self.rack.look(at), self.schools)
-        return self._made[at]
-
-    def axes(self, places: frozenset[str]) -> tuple[str, ...]:
-        return tuple(place for place in self.rack.places if place in places)
-
-    def grid(self, places: tuple[str, ...]) -> Iterator[tuple[int, ...]]:
-        return product(*(range(len(self.rack.choices[place])) for place in places))
-
-    def reading(self, name: str) -> tuple[tuple[str, ...], Ints]:
-        """The values of a reading over the places that it looks at, numbered."""
-        if name not in self._read:
-            places = self.axes(READINGS[name])
-            numbers: dict[object, int] = {}
-            values = [
-                numbers.setdefault(_told(getattr(self.of(places, at), name)), len(numbers)) for at in self.grid(places)
-            ]
-            shape = tuple(len(self.rack.choices[place]) for place in places)
-            self._read[name] = places, np.array(values, dtype=np.int64).reshape(shape)
-        return self._read[name]
+    def dense(self, into: Packed | None = None) -> Packed:
+        """What is said as one array, over its own choices; added to another table's where there is one."""
+        found = np.zeros(self.shape, dtype=np.int32) if into is None else into
+        for said in self.said:
+            at, number = _at(said.block), said.packed.astype(np.int32)
+            if said.alive is not None:
+                number = np.where(said.alive, number, np.int32(0))
+            found[at] += number
+        return found
 
 
-def _told(value: object) -> object:
-    """A reading's value as a key."""
-    return tuple(sorted(value.items(), key=repr)) if isinstance(value, Mapping) else value
+#: So many numbers of tables are held before they are added to the sums.
+HELD = 40_000_000
+
+
+def add_up(tables: Iterable[Table], sums: Packed) -> None:
+    """Add what rules say to the sums over the whole rack: first those that tell the same apart, then all."""
+    alike: dict[Any, tuple[tuple[Ints, ...], Packed]] = {}
+    for table in tables:
+        if table.said:
+            key = tuple(numbers.tobytes() for numbers in table.which)
+            which, found = alike.get(key, (table.which, None))
+            alike[key] = which, table.dense(found)
+            if sum(held.size for _, held in alike.values()) > HELD:
+                _spread(alike.values(), sums)
+                alike.clear()
+    _spread(alike.values(), sums)
+
+
+def _spread(tables: Iterable[tuple[tuple[Ints, ...], Packed]], sums: Packed) -> None:
+    """Add tables over what rules tell apart to the sums, part by part: a part fits into the cache of a processor."""
+    held = list(tables)
+    for part in parts(sums.shape):
+        for which, found in held:
+            for axis, (numbers, cut) in enumerate(zip(which, part, strict=True)):
+                if found.shape[axis] > 1:
+                    wanted = numbers[cut]
+                    found = found if _is_all(wanted, found.shape[axis]) else found.take(wanted, axis)
+            sums[part] += found
+
+
+#: A part of the sums is looked through at a time: so many looks fit into the cache of a processor.
+PART = 2_000_000
+
+
+def parts(shape: tuple[int, ...]) -> Iterator[tuple[slice, ...]]:
+    """The sums part by part, along the base."""
+    axis = max(range(3), key=lambda one: shape[one])
+    step = max(1, PART * shape[axis] // max(1, prod(shape)))
+    for start in range(0, shape[axis], step):
+        yield tuple(slice(start, start + step) if one == axis else slice(None) for one in range(len(shape)))
+
+
+def _is_all(numbers: Ints, size: int) -> bool:
+    return len(numbers) == size and bool((numbers == np.arange(size)).all())
+
+
+def _at(block: Block) -> Any:
+    """A block as an index: plain ranges where it is some, which is many times faster."""
+    if all(numbers[-1] - numbers[0] + 1 == len(numbers) and (np.diff(numbers) == 1).all() for numbers in block):
+        return tuple(slice(int(numbers[0]), int(numbers[-1]) + 1) for numbers in block)
+    return np.ix_(*block)
 
 
 def tabulate(
-    body: Body, rack: Rack, schools: Schools | None = None, aims: Aims | None = None, rules: tuple[Rule, ...] = RULES
-) -> Tables:
-    """Judge every look of a rack, each rule over what it declares.
+    body: Body,
+    rack: Rack,
+    schools: Schools | None = None,
+    aims: Aims | None = None,
+    rules: Iterable[Rule] = RULES,
+    kept: Hung | None = None,
+) -> Iterator[Table]:
+    """Ask each rule of all looks of a rack, as far as it has anything to say of them.
 
     >>> from craft.body import Measures
-    >>> body = Body.of(Measures.of({"stature": 165}))
-    >>> rack = Rack({"bottom": (Piece.of({"is": "jeans"}), Piece.of({"is": "skirt"})), "top": (Piece.of({"is": "tee"}),)})
-    >>> tables = tabulate(body, rack)
-    >>> from craft.judge import judge
-    >>> tables.judged((1, 0))[0] == judge(compose(body, rack.look((1, 0)))).score
-    True
+    >>> from craft.cloth import Piece
+    >>> rack = Rack({"bottom": ((Piece.of({"is": "jeans"}),),), "top": ((Piece.of({"is": "tee"}),),)})
+    >>> [table.rule for table in tabulate(Body.of(Measures.of({"stature": 165})), rack) if table.said][:1]
+    ['volume.contrast']
     """
     schools, aims = schools or Schools(), aims or Aims()
-    looks = _Looks(body, rack, schools)
-    weigh = Weighing.of(schools, aims)
-    total = np.zeros((SUMS, *rack.shape), dtype=np.int64)
-    asked = 0
+    client, weigh = Client(body, aims, schools), Weighing.of(schools, aims)
+    kept = Hung() if kept is None else kept
     for rule in rules:
-        if rule.id in schools.muted:
-            continue
-        places = looks.axes(rule.places)
-        table, times = _table(rule, looks, places, weigh, aims)
-        asked += times
-        spread = table.reshape((SUMS, *(len(rack.choices[p]) if p in places else 1 for p in rack.places)))
-        total[:2] += spread[:2]
-        total[2] = np.maximum(total[2], spread[2])
-    return Tables(rack, total[0], total[1], total[2], asked)
+        if rule.id not in schools.muted and rule.speaks_to(client):
+            yield _table(rule, client, weigh, rack, kept)
 
 
-def _table(rule: Rule, looks: _Looks, places: tuple[str, ...], weigh: Weighing, aims: Aims) -> tuple[Ints, int]:
-    """What a rule adds to every combination at its places, and how often it had to be asked for that."""
-    shape = tuple(len(looks.rack.choices[place]) for place in places)
-    keys = [_along(places, shape, (place,), np.arange(len(looks.rack.choices[place])))
-            for place in places if place in rule.looks_at]  # fmt: skip
-    keys += [_along(places, shape, *looks.reading(name)) for name in rule.reads]
-    # What the rule cannot tell apart is asked once.
-    flat = np.stack([key.ravel() for key in keys]) if keys else np.zeros((1, prod(shape)), dtype=np.int64)
-    _, first, which = np.unique(flat, axis=1, return_index=True, return_inverse=True)
-    told = np.zeros((len(first), SUMS), dtype=np.int64)
-    for row, one in enumerate(first):
-        numbers = tuple(int(n) for n in np.unravel_index(int(one), shape)) if shape else ()
-        said = rule.said_of(looks.of(places, numbers), aims)
-        if said:
-            told[row] = tally(weigh.finding(rule, one_said) for one_said in said)
-    return told[which.ravel()].T.reshape((SUMS, *shape)), len(first)
+def _table(rule: Rule, client: Client, weigh: Weighing, rack: Rack, kept: Hung) -> Table:
+    def says(outfit: ManyOutfit) -> int | NDArray[Any]:
+        return packed([weigh.finding(rule, said) for said in rule.check(outfit, client.aims)])
+
+    return ask(rule, client, rack, kept, says)
 
 
-def _along(places: tuple[str, ...], shape: tuple[int, ...], own: tuple[str, ...], values: Ints) -> Ints:
-    """Values over some places, laid along the axes of more."""
-    sizes = dict(zip(places, shape, strict=True))
-    return np.broadcast_to(values.reshape([sizes[place] if place in own else 1 for place in places]), shape)
+def ask(rule: Rule, client: Client, rack: Rack, kept: Hung, says: Callable[[ManyOutfit], int | NDArray[Any]]) -> Table:
+    """Ask something of all looks of a rack that depends on no more of them than a rule declares."""
+    seen, which = seen_by(rule, client.body, rack)
+    wardrobe = Wardrobe(client.body, seen, client.schools, kept)
+
+    def go(run: Run) -> int | NDArray[Any]:
+        on = {piece.place for axis, at in zip(AXES, run.block, strict=True) for piece in seen.at(axis)[at[0]]}
+        if rule.looks_at and rule.looks_at.isdisjoint(on):
+            return 0
+        outfit = ManyOutfit(wardrobe, run)
+        return says(outfit) if rule.about is None or outfit.is_about(rule.about) else 0
+
+    found, ran = [], 0
+    for run, number in runs(blocks(seen), go):
+        ran += 1
+        if isinstance(number, np.ndarray) or number:
+            found.append(Said(run.block, run.alive, np.asarray(number)))
+    return Table(rule.id, seen.shape, which, tuple(found), ran)
+
+
+def packed(findings: Iterable[Finding]) -> int | NDArray[Any]:
+    """Findings of one look, or of many at once, in one number."""
+    found: int | NDArray[Any] = 0
+    for finding in findings:
+        weight: Any = finding.thousandths
+        weight = weight.now() if isinstance(weight, Number) else weight
+        if finding.stance == "for":
+            found = found + 4 * weight
+        elif finding.counts_against:
+            found = found - 5 * weight + ((weight >= DECIDES) * (1 << _DECIDES)) + ((weight >= ALONE) * (1 << _ALONE))
+    return found
+
+
+def net_of(numbers: Any) -> Any:
+    """The balance in packed numbers, quarters of a thousandth."""
+    return ((numbers + _HALF) & (2 * _HALF - 1)) - _HALF
+
+
+def judged(number: int) -> tuple[float, Verdict]:
+    """The score and verdict in a packed number.
+
+    >>> judged(0), judged(int(packed([])))
+    ((0.5, 'watch'), (0.5, 'watch'))
+    """
+    net = net_of(number)
+    weighs = (number - net) >> _DECIDES
+    score = score_of_net(net)
+    return score, verdict_of(score, ALONE if weighs >> (_ALONE - _DECIDES) else DECIDES if weighs else 0)
+
+
+def works(numbers: Packed) -> NDArray[np.bool_]:
+    """Which looks work: where nothing decides, the number is the balance itself."""
+    return (numbers >= NET_WORKS) & (numbers < _HALF)
+
+
+#: The least balance that works, that is not against, and that outweighs a finding that decides.
+NET_WORKS, NET_FAILS, NET_UNLESS = net_from("works"), net_from("fails"), net_from("unless")
+
+
+def order_of(numbers: Packed) -> NDArray[np.int64]:
+    """What looks are ranked by, the greatest first: those that work, then those to watch, then the rest; each by its balance."""
+    net = net_of(numbers.astype(np.int64))
+    weighs = (numbers - net) >> _DECIDES
+    against = (weighs >> (_ALONE - _DECIDES) > 0) | ((weighs > 0) & (net < NET_UNLESS)) | (net < NET_FAILS)
+    rank = np.where(against, 0, np.where((weighs == 0) & (net >= NET_WORKS), 2, 1))
+    return np.where(numbers >= IMPOSSIBLE // 2, np.iinfo(np.int64).min, net + rank * (4 * _HALF))
+
+
+def score_of_rank(rank: int) -> float:
+    """The score behind a rank (`order_of`), 0 to 1."""
+    return score_of_net(int(net_of(np.int64(rank))))
+
+
+def verdict_of_rank(rank: int) -> Verdict:
+    """The verdict behind a rank (`order_of`)."""
+    verdicts: tuple[Verdict, ...] = ("against", "watch", "works")
+    return verdicts[int((rank + _HALF) // (4 * _HALF))]

@@ -5,6 +5,7 @@ from __future__ import annotations
 from craft.body import Body
 from craft.cloth import Piece
 from craft.cloth.kinds import KIND
+from craft.facts import fact
 
 #: Depth of a neckline below the high point of the shoulder, cm (W).
 NECK_DEPTH = {
@@ -28,6 +29,7 @@ NECKLACE_CM = {"short": 45.0, "long": 85.0}
 SHOULDER_FALLS = 4.0
 
 
+@fact
 def neck_of(piece: Piece) -> str:
     """The neckline of a piece: the one said, or its kind's usual one.
 
@@ -37,6 +39,7 @@ def neck_of(piece: Piece) -> str:
     return piece.word("neck") or KIND[piece.kind].neck or ("v" if piece.slot == "layer" else "crew")
 
 
+@fact
 def sleeve_of(piece: Piece) -> str:
     """The sleeve of a piece: the one said, or its kind's usual one.
 

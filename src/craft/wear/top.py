@@ -88,6 +88,11 @@ class WornTop:
     #: What it is seen as: the colour said, or its kind's usual one.
     colour: str
 
+    @property
+    def is_all_tucked(self) -> bool:
+        """Whether it ends at the band all round, as far as is seen from the front."""
+        return self.tucked and self.front == self.side
+
 
 @lru_cache(maxsize=8192)
 def wear_top(

@@ -1,0 +1,147 @@
+"""Every look that a wardrobe can make, judged: the best of them, how many work, and how many with each piece."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import Any
+
+import numpy as np
+
+from craft.judge import Judgement, Rule, judge
+from craft.judge.judgement import Verdict
+from craft.look import Look, compose
+from craft.search.best import Counts, Place, best, best_of_bases, count
+from craft.search.crew import Asked, Progress, ask_all
+from craft.search.tables import score_of_rank, verdict_of_rank
+from craft.search.variety import different
+from craft.search.wardrobe import Wardrobe
+from craft.search.ways import Way
+from craft.search.wish import Wish
+from craft.search.worn import in_order
+
+#: Of so many bases the best look is weighed against the likeness of the rest (variety.py).
+CANDIDATES = 1500
+
+
+@dataclass(frozen=True)
+class FoundLook:
+    """A look that was found: the ways its pieces are worn, its score and verdict."""
+
+    ways: tuple[Way, ...]
+    score: float
+    verdict: Verdict
+
+    @property
+    def look(self) -> Look:
+        """Its pieces from the body outwards."""
+        return in_order(way.piece for way in self.ways)
+
+    @property
+    def keys(self) -> tuple[str, ...]:
+        """The keys of its pieces."""
+        return tuple(way.key for way in self.ways)
+
+    @property
+    def worn(self) -> dict[str, dict[str, Any]]:
+        """How pieces are worn, where that is not as they hang."""
+        return {way.key: dict(way.worn) for way in self.ways if way.worn}
+
+    def judged(self, asked: Asked) -> Judgement:
+        """Its judgement, with all reasons."""
+        return judge(compose(asked.body, self.look, asked.schools), asked.aims)
+
+
+class Search:
+    """A wardrobe judged for a client: the sums of the rules over every look of every family.
+
+    >>> from craft.body import Measures
+    >>> from craft.search.wardrobe import owned_of, wardrobe_of
+    >>> body = Body.of(Measures.of({"stature": 165}))
+    >>> owned = owned_of((kind, Piece.of({"is": kind})) for kind in ("jeans", "tee", "loafers"))
+    >>> search = Search(Asked(body), wardrobe_of(body, owned))
+    >>> search.counts().looks, search.best(1)[0].keys
+    (6, ('jeans', 'tee', 'loafers'))
+    """
+
+    def __init__(self, asked: Asked, wardrobe: Wardrobe, progress: Progress | None = None) -> None:
+        self.asked, self.wardrobe = asked, wardrobe
+        racks = [family.rack for family in wardrobe.families]
+        self.families = list(zip(wardrobe.families, ask_all(racks, asked, asked.rules, progress), strict=True))
+
+    def counts(self, wish: Wish | None = None) -> Counts:
+        """How many looks there are and how many work, in all and with each piece."""
+        whole = Counts()
+        for family, sums in self.families:
+            one = count(family, sums, wish or Wish())
+            whole.looks += one.looks
+            whole.works += one.works
+            whole.looks_of.update(one.looks_of)
+            whole.works_of.update(one.works_of)
+        return whole
+
+    def best(self, top: int, wish: Wish | None = None) -> list[FoundLook]:
+        """The best looks: by verdict, then score; ties in the order of the wardrobe."""
+        return [self.found(place) for place in best(self.families, wish or Wish(), top)]
+
+    def varied(self, many: int, dial: float, wish: Wish | None = None) -> list[FoundLook]:
+        """Different looks: the best of each base, weighed against their likeness; the best looks where too few bases work."""
+        wish = wish or Wish()
+        places: list[Place] = []
+        for number, (family, sums) in enumerate(self.families):
+            places += best_of_bases(family, sums, wish, number)
+        places.sort(key=lambda place: place.order)
+        chosen = different(places[:CANDIDATES], [family for family, _ in self.families], many, dial)
+        if len(chosen) < many:
+            chosen += [place for place in best(self.families, wish, many * 4) if place not in chosen][
+                : many - len(chosen)
+            ]
+        return [self.found(place) for place in chosen]
+
+    def found(self, place: Place) -> FoundLook:
+        """The look at a place."""
+        ways = self.families[place.family][0].look(place.at)
+        return FoundLook(ways, score_of_rank(place.rank), verdict_of_rank(place.rank))
+
+    def without(self, rule: Rule) -> None:
+        """Take a rule out of the sums: what a house that mutes it would find."""
+        self._add((rule,), -1)
+
+    def with_rule(self, rule: Rule) -> None:
+        """Put a rule back into the sums."""
+        self._add((rule,), 1)
+
+    def _add(self, rules: Sequence[Rule], sign: int) -> None:
+        racks = [family.rack for family, _ in self.families]
+        for (_, sums), more in zip(self.families, ask_all(racks, self.asked, rules), strict=True):
+            sums += sign * more
+
+
+def one_by_one(asked: Asked, wardrobe: Wardrobe, top: int, wish: Wish | None = None) -> tuple[list[FoundLook], Counts]:
+    """The same through the judgement of each look by itself: slow, and what the search is held against."""
+    wish = wish or Wish()
+    counts = Counts()
+    every: list[tuple[tuple[int, float], tuple[int, tuple[int, ...]], FoundLook]] = []
+    ranks = {"works": 0, "watch": 1, "against": 2}
+    for number, family in enumerate(wardrobe.families):
+        rack = family.rack
+        barred: Any = np.zeros(rack.shape, dtype=bool)
+        for mask in wish.barred(family):
+            barred = barred | mask
+        for at in np.ndindex(*rack.shape):
+            if barred[at]:
+                continue
+            ways = family.look(at)
+            judged = judge(
+                compose(asked.body, in_order(way.piece for way in ways), asked.schools), asked.aims, asked.rules
+            )
+            look = FoundLook(ways, judged.score, judged.verdict)
+            works = judged.verdict == "works"
+            counts.looks += 1
+            counts.works += works
+            for key in set(look.keys):
+                counts.looks_of[key] += 1
+                counts.works_of[key] += works
+            every.append(((ranks[judged.verdict], -judged.score), (number, at), look))
+    every.sort(key=lambda one: one[:2])
+    return [look for *_, look in every[:top]], counts

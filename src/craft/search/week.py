@@ -1,0 +1,101 @@
+"""A wardrobe over a client's week: each kind of day judged by itself, the looks weighed by how much of the week it is."""
+
+from __future__ import annotations
+
+from collections import Counter
+from dataclasses import dataclass, replace
+from typing import Any
+
+import numpy as np
+from numpy.typing import NDArray
+
+from craft.cloth.colour import SAME, difference
+from craft.cloth.piece import colour_of
+from craft.judge.aims import Setting
+from craft.search.crew import Asked, Progress
+from craft.search.search import FoundLook, Search
+from craft.search.tables import net_of, order_of, works
+from craft.search.wardrobe import Wardrobe
+from craft.search.wish import Wish
+
+#: Balances this near, thousandths, over all looks are the same looks (W).
+ALIKE = 60
+
+
+@dataclass(frozen=True)
+class Day:
+    """A kind of day: where it is spent, and which share of the week, per cent."""
+
+    setting: Setting
+    share: float = 100.0
+
+
+class Week:
+    """Searches of one wardrobe, a kind of day each."""
+
+    def __init__(
+        self,
+        asked: Asked,
+        wardrobe: Wardrobe,
+        days: tuple[Day, ...] = (Day(Setting()),),
+        progress: Progress | None = None,
+    ) -> None:
+        self.days = days
+        self.searches = [
+            Search(replace(asked, aims=replace(asked.aims, setting=day.setting)), wardrobe, progress) for day in days
+        ]
+        self.wardrobe = wardrobe
+
+    def _weighed(self, number: int) -> tuple[NDArray[Any], NDArray[np.bool_]]:
+        """Of every look of a family, its balance over the week, and whether it works on any of its days."""
+        shares = sum(day.share for day in self.days) or 1.0
+        net: Any = 0.0
+        fine: Any = False
+        for day, search in zip(self.days, self.searches, strict=True):
+            sums = search.families[number][1]
+            # A look that is not to be worn on a day counts there for what speaks against it.
+            rank = order_of(sums) - net_of(sums.astype(np.int64))
+            net = net + day.share / shares * (net_of(sums.astype(np.int64)) + rank)
+            fine = fine | works(sums)
+        return net, fine
+
+    def best(self, wish: Wish | None = None) -> FoundLook | None:
+        """The best look for the week."""
+        leading: tuple[float, FoundLook] | None = None
+        for number, (family, sums) in enumerate(self.searches[0].families):
+            net, _ = self._weighed(number)
+            barred: Any = np.zeros(sums.shape, dtype=bool)
+            for mask in (wish or Wish()).barred(family):
+                barred = barred | mask
+            net = np.where(barred, -np.inf, net)
+            at = np.unravel_index(int(net.argmax()), net.shape)
+            value = float(net[at])
+            if value > -np.inf and (leading is None or value > leading[0]):
+                ways = family.look(int(one) for one in at)
+                leading = value, FoundLook(ways, 0.0, "watch")
+        return leading[1] if leading else None
+
+    def works_of(self) -> Counter[str]:
+        """In how many looks that work on some day of the week each piece stands."""
+        found: Counter[str] = Counter()
+        for search in self.searches:
+            found.update(search.counts().works_of)
+        return found
+
+    def twins(self) -> list[tuple[str, str]]:
+        """Pairs of pieces that make the same looks: of one colour, and weighed alike wherever they are worn."""
+        found: set[tuple[str, str]] = set()
+        first = self.searches[0]
+        for family, sums in first.families:
+            for axis, name in enumerate(("bottom", "one_piece", "top", "shoes", "layer", "besides")):
+                choices = family.at(name)
+                lines = [net_of(sums.take(at, axis).astype(np.int64)) for at in range(len(choices))]
+                for at, ways in enumerate(choices):
+                    for other in range(at + 1, len(choices)):
+                        pair = (*ways, *choices[other])
+                        if len(pair) != 2 or pair[0].key == pair[1].key or pair[0].worn != pair[1].worn:
+                            continue
+                        near = difference(colour_of(pair[0].piece), colour_of(pair[1].piece)) <= SAME
+                        if near and int(np.abs(lines[at] - lines[other]).max(initial=0)) <= 4 * ALIKE:
+                            found.add((pair[0].key, pair[1].key))
+        return sorted(found)
