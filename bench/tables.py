@@ -13,7 +13,8 @@ from craft.look import compose
 from craft.search.crew import Asked
 from craft.search.search import Search
 from craft.search.tables import judged
-from craft.search.wardrobe import Owned, wardrobe_of
+from craft.search.wardrobe import wardrobe_of
+from craft.search.ways import Owned
 from craft.search.worn import in_order
 from studio.people.demo_wardrobe import LINES
 

@@ -45,10 +45,20 @@ def judge(words: list[str]) -> int:
     return subprocess.run([str(PYTHON), "-m", "craft.cases", *words], env=env, check=False).returncode
 
 
+def outfits(words: list[str]) -> int:
+    """Every look of the wardrobes in a file."""
+    open_house()
+    setup.python_packages()
+    env = {**os.environ, **setup.SETTINGS}
+    return subprocess.run([str(PYTHON), "-m", "craft.cases.outfits", *words], env=env, check=False).returncode
+
+
 def main() -> int:
     parser = argparse.ArgumentParser(prog="./basilwood", description="Basilwood, for personal stylists.")
     words = parser.add_subparsers(
-        dest="word", required=True, metavar="demo | test | dev | judge | bench | torture | types | shots | specimens"
+        dest="word",
+        required=True,
+        metavar="demo | test | dev | judge | outfits | bench | torture | types | shots | specimens",
     )
     for name, what in (("demo", "set up and serve with demo data"), ("dev", "serve with reload")):
         word = words.add_parser(name, help=what)
@@ -58,6 +68,7 @@ def main() -> int:
             word.add_argument("--hand", type=float, metavar="SECONDS", help=how)
     words.add_parser("test", help="set up and run the tests; takes pytest's arguments", add_help=False)
     words.add_parser("judge", help="hold the engine against judged cases", add_help=False)
+    words.add_parser("outfits", help="every look of a wardrobe, best first", add_help=False)
     words.add_parser("bench", help="print the engine's figures", add_help=False)
     words.add_parser("torture", help="kill, race and abuse a server, and count what is lost", add_help=False)
     words.add_parser("shots", help="take the pictures of docs/screenshots anew")
@@ -78,6 +89,7 @@ def main() -> int:
         "shots": lambda: in_test_cluster(["tests.browser.shots"]),
         "specimens": lambda: in_test_cluster(["tests.browser.specimens"]),
         "judge": lambda: judge(rest),
+        "outfits": lambda: outfits(rest),
         "types": setup.front_end_types,
     }
     try:

@@ -25,6 +25,7 @@ INSTALLED_APPS = [
     "django.contrib.sessions",
     "axes",
     "csp",
+    "procrastinate.contrib.django",
     "studio.people",
     "studio.bodies",
     "studio.looks",
@@ -32,6 +33,7 @@ INSTALLED_APPS = [
     "studio.fittings",
     "studio.pictures",
     "studio.charts",
+    "studio.outfits",
     "studio.records",
 ]
 MIDDLEWARE = [

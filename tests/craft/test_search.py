@@ -21,8 +21,8 @@ from craft.search.crew import Asked, ask_all
 from craft.search.search import Search, one_by_one
 from craft.search.tables import NET_WORKS, judged, order_of, packed, score_of_rank, verdict_of_rank, works
 from craft.search.variety import alike
-from craft.search.wardrobe import BREADTHS, Owned, Wardrobe, wardrobe_of
-from craft.search.ways import layered, misfit, over_another, ways_of
+from craft.search.wardrobe import BREADTHS, Wardrobe, wardrobe_of
+from craft.search.ways import Owned, layered, misfit, over_another, ways_of
 from craft.search.wish import Wish
 from craft.search.worn import Choice, Rack
 from tests.craft.test_declared import BODIES, a_piece, an_aim

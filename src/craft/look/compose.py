@@ -189,6 +189,7 @@ def _over(look: Look, one: Piece, other: Piece) -> bool:
 
 
 def hang_bottom(body: Body, look: Look, shoes: WornShoes, schools: Schools) -> WornBottom | None:
+    """What is worn below: the bottom, or the legs or skirt of what covers both."""
     piece = look.piece("bottom") or look.piece("one_piece")
     return None if piece is None else wear_bottom(body, piece, shoes, schools)
 

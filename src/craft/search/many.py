@@ -50,12 +50,15 @@ class Number(Several):
                 return float(first)
 
     def each(self, ask: Callable[..., Any], args: tuple[Any, ...]) -> Any:
+        """The answers to a question asked with each of the figures."""
         return _each(self.run, ask, args)
 
     def lesser(self, one: Any, two: Any) -> Any:
+        """The lesser of two figures, look by look."""
         return _number(self.run, np.minimum(_figures(one), _figures(two)))
 
     def greater(self, one: Any, two: Any) -> Any:
+        """The greater of two figures, look by look."""
         return _number(self.run, np.maximum(_figures(one), _figures(two)))
 
     def __hash__(self) -> NoReturn:
@@ -215,6 +218,7 @@ class Word(Several):
                 return self.table.values[first]
 
     def each(self, ask: Callable[..., Any], args: tuple[Any, ...]) -> Any:
+        """The answers to a question asked with each of the words."""
         return _each(self.run, ask, args)
 
     def __eq__(self, other: object) -> Any:
@@ -259,6 +263,7 @@ class Thing(Several):
         self._read: dict[str, Any] = known
 
     def each(self, ask: Callable[..., Any], args: tuple[Any, ...]) -> Any:
+        """The answers to a question asked with each of the things."""
         return _each(self._word.run, ask, args)
 
     def __getattr__(self, name: str) -> Any:
@@ -291,18 +296,23 @@ class Garment(Thing):
         return pick(word.run, word.now(), word.table.column(("seen as", what), lambda piece: what in piece.seen_as))
 
     def word(self, key: str, default: str | None = None) -> Any:
+        """The word said for a key, as `Piece.word`."""
         return self._ask("word", key, default)
 
     def words(self, key: str) -> Any:
+        """The words said for a key, as `Piece.words`."""
         return self._ask("words", key)
 
     def says(self, key: str) -> Any:
+        """Whether anything is said, as `Piece.says`."""
         return self._ask("says", key)
 
     def flag(self, key: str) -> Any:
+        """Whether something is so, as `Piece.flag`."""
         return self._ask("flag", key)
 
     def figure(self, key: str) -> Any:
+        """A figure, as `Piece.figure`."""
         return self._ask("figure", key)
 
 

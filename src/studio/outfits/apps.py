@@ -1,0 +1,6 @@
+from django.apps import AppConfig
+
+
+class OutfitsConfig(AppConfig):
+    name = "studio.outfits"
+    label = "outfits"

@@ -1,0 +1,70 @@
+"""What was found, as it is kept: the looks with their reasons and what is new in them, and the counts."""
+
+from __future__ import annotations
+
+from time import perf_counter
+from typing import Any
+
+from django.db import transaction
+
+from craft.judge import Sentence
+from craft.search.search import FoundLook, Search
+from studio.looks.models import Look
+from studio.outfits.situation import Situation
+from studio.wall import tell_studio
+
+#: So many looks are kept of a search; so many reasons of each.
+LOOKS, REASONS = 60, 2
+#: Of what stands at these places it is worth saying that it was never worn together.
+_BASE = ("bottom", "one_piece", "top")
+
+
+def found_of(search: Search, situation: Situation) -> dict[str, Any]:
+    """What a search comes to for what is asked of it."""
+    began = perf_counter()
+    counts = search.counts(situation.wish)
+    looks = search.varied(LOOKS, situation.ask.dial, situation.wish)
+    worn = worn_together(situation)
+    return {
+        "looks": [look_of(look, situation, worn) for look in looks],
+        "counts": [counts.looks, counts.works],
+        "pieces": {key: [counts.looks_of[key], counts.works_of[key]] for key in (one.key for one in situation.owned)},
+        "out": dict(search.wardrobe.out),
+        "left_out": list(search.wardrobe.breadth.left_out),
+        "seconds": round(perf_counter() - began, 2),
+    }
+
+
+def look_of(look: FoundLook, situation: Situation, worn: list[frozenset[str]]) -> dict[str, Any]:
+    """One look as it is kept."""
+    leading = look.judged(situation.asked).leading[:REASONS]
+    return {
+        "pieces": list(look.keys),
+        "worn": look.worn,
+        "score": round(look.score, 4),
+        "verdict": look.verdict,
+        "reasons": [[finding.title, finding.stance, *_kept(finding.text)] for finding in leading],
+        "new": list(new_in(look, worn)),
+    }
+
+
+def _kept(sentence: Sentence) -> tuple[str, list[list[Any]]]:
+    return sentence.template, [list(length) for length in sentence.lengths]
+
+
+def worn_together(situation: Situation) -> list[frozenset[str]]:
+    """The sets of rack pieces in the looks that are kept for the client."""
+
+    with transaction.atomic():
+        tell_studio(situation.client.studio_id)
+        links = Look.objects.filter(client=situation.client, removed_at=None).values_list("links", flat=True)
+        return [frozenset(str(link["piece"]) for link in one.values()) for one in links]
+
+
+def new_in(look: FoundLook, worn: list[frozenset[str]]) -> tuple[str, ...]:
+    """Two pieces of a look that no kept look puts together: of the base first, then with what goes over and under it."""
+    places = {way.piece.slot: way.key for way in reversed(look.ways)}
+    base = [places[slot] for slot in _BASE if slot in places]
+    pairs = [tuple(base)] if len(base) > 1 else []
+    pairs += [(key, places[slot]) for slot in ("layer", "shoes") if slot in places for key in base[-1:]]
+    return next((pair for pair in pairs if not any(set(pair) <= one for one in worn)), ())

@@ -1,0 +1,113 @@
+"""All that a search depends on, in one value: the body, how it is judged, what hangs there, and what is wished."""
+
+from __future__ import annotations
+
+import hashlib
+from collections.abc import Mapping
+from dataclasses import asdict, dataclass, field, replace
+from functools import cached_property, lru_cache
+from pathlib import Path
+from typing import Any
+
+import craft
+from craft.body import Body
+from craft.judge.aims import Setting
+from craft.search.crew import Asked
+from craft.search.ways import Owned
+from craft.search.wish import Wish
+from studio.bodies.known import measures_of
+from studio.outfits.models import Apart
+from studio.people.models import Client
+from studio.rack.models import RackPiece
+from studio.stored import PieceRow, stored_piece
+
+#: Why a piece that is not in use is not at hand.
+AWAY = {"lent": "Lent", "at_the_tailor": "At the tailor", "to_let_go": "To let go"}
+
+
+@dataclass(frozen=True)
+class Ask:
+    """What is asked of a search. Pieces are named by their ids on the rack."""
+
+    setting: dict[str, Any] = field(default_factory=dict)
+    must: tuple[str, ...] = ()
+    must_not: tuple[str, ...] = ()
+    one_statement: bool = False
+    #: Pieces that are lent or at the tailor as if they were there.
+    as_if: bool = False
+    #: From the best, 0, to the most different, 1.
+    dial: float = 0.4
+
+    @classmethod
+    def read(cls, kept: Mapping[str, Any]) -> Ask:
+        """An ask as it was kept."""
+        told = dict(kept)
+        return cls(**{**told, "must": tuple(told.get("must", ())), "must_not": tuple(told.get("must_not", ()))})
+
+    def kept(self) -> dict[str, Any]:
+        """The ask as it is kept."""
+        told = asdict(self)
+        return {**told, "must": sorted(self.must), "must_not": sorted(self.must_not)}
+
+    @property
+    def is_general(self) -> bool:
+        """Whether it is the whole wardrobe on any day: what the rack counts."""
+        return self == Ask()
+
+
+@dataclass(frozen=True)
+class Situation:
+    """A client's wardrobe as it is now, and what is asked of it."""
+
+    client: Client
+    asked: Asked
+    owned: tuple[Owned, ...]
+    wish: Wish
+    ask: Ask
+
+    @cached_property
+    def tables_key(self) -> str:
+        """What the sums of the rules depend on: all but what is wished."""
+        body = self.asked.body
+        figures = [sorted(part.items()) for part in (body.heights, body.girths, body.breadths, body.lengths)]
+        told = (engine(), figures, self.asked.schools, _plainly(self.asked.aims), self.owned, self.ask.as_if)
+        return hashlib.sha256(repr(told).encode()).hexdigest()
+
+    @cached_property
+    def key(self) -> str:
+        """What the result depends on."""
+        apart = sorted(sorted(one) for one in self.wish.apart)
+        told = (self.tables_key, self.ask.kept(), apart)
+        return hashlib.sha256(repr(told).encode()).hexdigest()
+
+
+def _plainly(aims: Any) -> list[Any]:
+    """Aims as a list that reads the same in every process: sets have no order of their own."""
+    return [sorted(value) if isinstance(value, frozenset) else value for value in asdict(aims).values()]
+
+
+@lru_cache(maxsize=1)
+def engine() -> str:
+    """What the engine is: another version of a rule may find something else."""
+    digest = hashlib.sha256()
+    for path in sorted(Path(craft.__file__).parent.rglob("*.py")):
+        digest.update(path.read_bytes())
+    return digest.hexdigest()
+
+
+def situation_of(client: Client, ask: Ask) -> Situation:
+    """The situation of a client, as it is now."""
+    aims = replace(client.wishes, setting=Setting.of(**ask.setting))
+    schools = client.ways
+    schools = replace(schools, muted=frozenset(sorted(schools.muted)))
+    body = Body.of(measures_of(client))
+    rows = RackPiece.objects.filter(client=client, removed_at=None).values_list("id", "version", "piece", "facts")
+    owned = []
+    for row_id, version, words, facts in rows:
+        piece = stored_piece(PieceRow(row_id, version, words))
+        if piece is not None:
+            owned.append(Owned(str(row_id), piece, AWAY.get((facts or {}).get("state", ""), "")))
+    rejected = Apart.objects.filter(client=client, removed_at=None).values_list("pieces", flat=True)
+    apart = frozenset(frozenset(pieces) for pieces in rejected)
+    wish = Wish(frozenset(ask.must), frozenset(ask.must_not), apart, ask.one_statement)
+    return Situation(client, Asked(body, schools, aims), tuple(owned), wish, ask)
