@@ -15,6 +15,7 @@ from studio.fittings.errands_api import router as errands
 from studio.gate import Gate
 from studio.looks.advice_api import router as advice
 from studio.looks.api import router as looks
+from studio.outfits.api import router as outfits
 from studio.people.api import router as people
 from studio.pictures.api import router as pictures
 from studio.rack.api import router as rack
@@ -77,6 +78,7 @@ api.add_router("", pictures, tags=["pictures"])
 api.add_router("", charts, tags=["charts"])
 api.add_router("", rules, tags=["rules"])
 api.add_router("", shopping, tags=["shopping"])
+api.add_router("", outfits, tags=["outfits"])
 api.add_router("", records, tags=["records"])
 
 answer_errors(api)

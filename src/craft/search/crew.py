@@ -3,8 +3,8 @@
 from __future__ import annotations
 
 import multiprocessing
-from collections.abc import Callable, Iterator, Sequence
-from dataclasses import dataclass, field
+from collections.abc import Callable, Iterable, Iterator, Sequence
+from dataclasses import dataclass, field, replace
 from itertools import groupby
 from multiprocessing.shared_memory import SharedMemory
 from queue import Empty
@@ -34,6 +34,14 @@ class Asked:
     schools: Schools = field(default_factory=Schools)
     aims: Aims = field(default_factory=Aims)
     rules: tuple[Rule, ...] = RULES
+    #: Rules that somebody likes to see outranked, where all pieces of a set are on.
+    liked: tuple[tuple[frozenset[str], str], ...] = ()
+
+    def aims_for(self, keys: Iterable[str]) -> Aims:
+        """The aims for a look of these pieces: with what is liked about it all the same."""
+        on = frozenset(keys)
+        liked = frozenset(rule for pieces, rule in self.liked if pieces <= on)
+        return replace(self.aims, liked=self.aims.liked | liked) if liked else self.aims
 
 
 @dataclass(frozen=True)

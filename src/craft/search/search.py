@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Any
 
 import numpy as np
@@ -49,7 +49,7 @@ class FoundLook:
 
     def judged(self, asked: Asked) -> Judgement:
         """Its judgement, with all reasons."""
-        return judge(compose(asked.body, self.look, asked.schools), asked.aims)
+        return judge(compose(asked.body, self.look, asked.schools), asked.aims_for(self.keys))
 
 
 class Search:
@@ -68,6 +68,8 @@ class Search:
         self.asked, self.wardrobe = asked, wardrobe
         racks = [family.rack for family in wardrobe.families]
         self.families = list(zip(wardrobe.families, ask_all(racks, asked, asked.rules, progress), strict=True))
+        for keys, rule in asked.liked:
+            self._outrank(keys, rule)
 
     def counts(self, wish: Wish | None = None) -> Counts:
         """How many looks there are and how many work, in all and with each piece."""
@@ -111,6 +113,15 @@ class Search:
         """Put a rule back into the sums."""
         self._add((rule,), 1)
 
+    def _outrank(self, keys: frozenset[str], rule_id: str) -> None:
+        """Where all of these pieces are on, a rule speaks as it does where somebody likes the look so."""
+        rules = tuple(rule for rule in self.asked.rules if rule.id == rule_id)
+        liked = replace(self.asked, aims=replace(self.asked.aims, liked=self.asked.aims.liked | {rule_id}))
+        for family, sums in self.families:
+            for at in family.with_all(keys) if rules else ():
+                part = [family.part(at).rack]
+                sums[np.ix_(*at)] += ask_all(part, liked, rules)[0] - ask_all(part, self.asked, rules)[0]
+
     def _add(self, rules: Sequence[Rule], sign: int) -> None:
         racks = [family.rack for family, _ in self.families]
         for (_, sums), more in zip(self.families, ask_all(racks, self.asked, rules), strict=True):
@@ -132,9 +143,8 @@ def one_by_one(asked: Asked, wardrobe: Wardrobe, top: int, wish: Wish | None = N
             if barred[at]:
                 continue
             ways = family.look(at)
-            judged = judge(
-                compose(asked.body, in_order(way.piece for way in ways), asked.schools), asked.aims, asked.rules
-            )
+            outfit = compose(asked.body, in_order(way.piece for way in ways), asked.schools)
+            judged = judge(outfit, asked.aims_for(way.key for way in ways), asked.rules)
             look = FoundLook(ways, judged.score, judged.verdict)
             works = judged.verdict == "works"
             counts.looks += 1

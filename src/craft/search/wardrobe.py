@@ -2,8 +2,9 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Iterator
 from dataclasses import dataclass, field
+from itertools import product
 from math import prod
 
 from craft.body import Body
@@ -38,6 +39,24 @@ class Family:
     def at(self, axis: str) -> tuple[Chosen, ...]:
         """The choices on an axis; one empty one where the family has none."""
         return self.chosen.get(axis) or ((),)
+
+    def with_all(self, keys: Iterable[str]) -> Iterator[list[list[int]]]:
+        """The choices on each axis with which all of these pieces are on, for each way to spread the pieces over the axes."""
+        listed = sorted(keys)
+        for axes in product(range(len(AXES)), repeat=len(listed)):
+            found = [list(range(len(self.at(axis)))) for axis in AXES]
+            for key, axis in zip(listed, axes, strict=True):
+                choices = self.at(AXES[axis])
+                found[axis] = [at for at in found[axis] if any(way.key == key for way in choices[at])]
+                if not found[axis]:
+                    break
+            else:
+                yield found
+
+    def part(self, at: list[list[int]]) -> Family:
+        """The family with only some of the choices on each axis."""
+        chosen = {axis: tuple(self.at(axis)[number] for number in of) for axis, of in zip(AXES, at, strict=True)}
+        return Family(self.name, chosen)
 
     def look(self, at: Iterable[int]) -> tuple[Way, ...]:
         """The ways of the look at these numbers, axis by axis."""

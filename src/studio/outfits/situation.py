@@ -11,15 +11,17 @@ from typing import Any
 
 import craft
 from craft.body import Body
+from craft.formats.look_form import LookFacts
 from craft.judge.aims import Setting
 from craft.search.crew import Asked
 from craft.search.ways import Owned
 from craft.search.wish import Wish
 from studio.bodies.known import measures_of
+from studio.looks.models import Look
 from studio.outfits.models import Apart
 from studio.people.models import Client
 from studio.rack.models import RackPiece
-from studio.stored import PieceRow, stored_piece
+from studio.stored import PieceRow, stored, stored_piece
 
 #: Why a piece that is not in use is not at hand.
 AWAY = {"lent": "Lent", "at_the_tailor": "At the tailor", "to_let_go": "To let go"}
@@ -70,7 +72,11 @@ class Situation:
         """What the sums of the rules depend on: all but what is wished."""
         body = self.asked.body
         figures = [sorted(part.items()) for part in (body.heights, body.girths, body.breadths, body.lengths)]
-        told = (engine(), figures, self.asked.schools, _plainly(self.asked.aims), self.owned, self.ask.as_if)
+        schools = [
+            sorted(part) for part in (self.asked.schools.taken, self.asked.schools.muted, self.asked.schools.moved)
+        ]
+        liked = [(sorted(pieces), rule) for pieces, rule in self.asked.liked]
+        told = (engine(), figures, schools, _plainly(self.asked.aims), liked, self.owned, self.ask.as_if)
         return hashlib.sha256(repr(told).encode()).hexdigest()
 
     @cached_property
@@ -99,7 +105,6 @@ def situation_of(client: Client, ask: Ask) -> Situation:
     """The situation of a client, as it is now."""
     aims = replace(client.wishes, setting=Setting.of(**ask.setting))
     schools = client.ways
-    schools = replace(schools, muted=frozenset(sorted(schools.muted)))
     body = Body.of(measures_of(client))
     rows = RackPiece.objects.filter(client=client, removed_at=None).values_list("id", "version", "piece", "facts")
     owned = []
@@ -109,5 +114,13 @@ def situation_of(client: Client, ask: Ask) -> Situation:
             owned.append(Owned(str(row_id), piece, AWAY.get((facts or {}).get("state", ""), "")))
     rejected = Apart.objects.filter(client=client, removed_at=None).values_list("pieces", flat=True)
     apart = frozenset(frozenset(pieces) for pieces in rejected)
+    liked = tuple(
+        sorted(
+            ((frozenset(str(link["piece"]) for link in links.values()), one.rule)
+             for links, facts in Look.objects.filter(client=client, removed_at=None).values_list("links", "facts")
+             for one in stored(LookFacts, facts).liked if links),
+            key=lambda one: (sorted(one[0]), one[1]),
+        )
+    )  # fmt: skip
     wish = Wish(frozenset(ask.must), frozenset(ask.must_not), apart, ask.one_statement)
-    return Situation(client, Asked(body, schools, aims), tuple(owned), wish, ask)
+    return Situation(client, Asked(body, schools, aims, liked=liked), tuple(owned), wish, ask)

@@ -1653,6 +1653,186 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client_id}/outfits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Search
+         * @description Search every look that a client's wardrobe can make; what was found before stands at once, if nothing has changed.
+         */
+        post: operations["studio_outfits_api_search"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outfits/{search_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Look After
+         * @description A search as it is.
+         */
+        get: operations["studio_outfits_api_look_after"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outfits/{search_id}/cancel": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Cancel
+         * @description Give a search up.
+         */
+        post: operations["studio_outfits_api_cancel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/outfits/counts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Counts
+         * @description In how many good looks each piece of the rack stands, as it was last searched.
+         */
+        get: operations["studio_outfits_api_counts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/outfits/drawn": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Draw
+         * @description Looks drawn on the client's body, on one floor line at one scale.
+         */
+        post: operations["studio_outfits_api_draw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/outfits/apart": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Reject
+         * @description Keep that the client rejects these pieces together: no search puts them together again.
+         */
+        post: operations["studio_outfits_api_reject"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/outfits/remembered": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Remembered
+         * @description What was rejected together, and what is liked in spite of a rule: each can be taken back.
+         */
+        get: operations["studio_outfits_api_remembered"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outfits/apart/{apart_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Take Back
+         * @description Take back that pieces were rejected together; can be undone.
+         */
+        delete: operations["studio_outfits_api_take_back"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outfits/apart/{apart_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Reject Again
+         * @description Undo the taking back.
+         */
+        post: operations["studio_outfits_api_reject_again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client_id}/file": {
         parameters: {
             query?: never;
@@ -4922,6 +5102,233 @@ export interface components {
              * @default 0
              */
             heel_cm: number;
+        };
+        /**
+         * FoundLookOut
+         * @description A look that was found: its pieces from the body outwards, how it is judged, why, and what is new in it.
+         */
+        FoundLookOut: {
+            /** Key */
+            key: string;
+            /** Pieces */
+            pieces: components["schemas"]["FoundPieceOut"][];
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "works" | "watch" | "against";
+            /** Score */
+            score: number;
+            /** Reasons */
+            reasons: components["schemas"]["ReasonOut"][];
+            /** New */
+            new: string;
+        };
+        /**
+         * FoundPieceOut
+         * @description A piece of a found look: which of the rack, its name there, and its words as it is worn.
+         */
+        FoundPieceOut: {
+            /**
+             * Piece Id
+             * Format: uuid
+             */
+            piece_id: string;
+            /** Title */
+            title: string;
+            words: components["schemas"]["PieceWords"];
+            /** How */
+            how: string;
+        };
+        /**
+         * PieceCountOut
+         * @description In how many looks a piece stands, and in how many that work; or why it stands in none.
+         */
+        PieceCountOut: {
+            /**
+             * Piece Id
+             * Format: uuid
+             */
+            piece_id: string;
+            /** Looks */
+            looks: number;
+            /** Works */
+            works: number;
+            /** Stays Out */
+            stays_out: string;
+        };
+        /** ReasonOut */
+        ReasonOut: {
+            /** Title */
+            title: string;
+            /** Text */
+            text: string;
+            /**
+             * Stance
+             * @enum {string}
+             */
+            stance: "for" | "against" | "caution";
+        };
+        /**
+         * SearchOut
+         * @description A search as it is: how far, and what was found; until it is done a few looks of a part of the wardrobe.
+         */
+        SearchOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "waiting" | "running" | "done" | "failed" | "cancelled";
+            /** Done */
+            done: number;
+            /** Looks */
+            looks: components["schemas"]["FoundLookOut"][];
+            /** Count */
+            count: number;
+            /** Works */
+            works: number;
+            /** Pieces */
+            pieces: components["schemas"]["PieceCountOut"][];
+            /** Left Out */
+            left_out: string[];
+        };
+        /**
+         * AskIn
+         * @description What is asked: where it is worn, what must be on and what not, from the best (0) to the most different (1).
+         */
+        AskIn: {
+            /**
+             * @default {
+             *       "occasion": null,
+             *       "code": null,
+             *       "celsius": null,
+             *       "rain": false
+             *     }
+             */
+            setting: components["schemas"]["FiledSetting"];
+            /**
+             * Must
+             * @default []
+             */
+            must: string[];
+            /**
+             * Must Not
+             * @default []
+             */
+            must_not: string[];
+            /**
+             * One Statement
+             * @default false
+             */
+            one_statement: boolean;
+            /**
+             * As If
+             * @default false
+             */
+            as_if: boolean;
+            /**
+             * Dial
+             * @default 0.4
+             */
+            dial: number;
+        };
+        /**
+         * CountsOut
+         * @description In how many good looks each piece of the rack stands, as it was last searched; stale where something has changed.
+         */
+        CountsOut: {
+            /** Pieces */
+            pieces: components["schemas"]["PieceCountOut"][];
+            /** Stale */
+            stale: boolean;
+            /** Known */
+            known: boolean;
+        };
+        /** DrawnLookOut */
+        DrawnLookOut: {
+            /** Shapes */
+            shapes: components["schemas"]["DrawnShape"][];
+            /** Height */
+            height: number;
+            /** Told */
+            told: string;
+        };
+        /** DrawnLooksOut */
+        DrawnLooksOut: {
+            /** Looks */
+            looks: components["schemas"]["DrawnLookOut"][];
+        };
+        /**
+         * ToDraw
+         * @description Looks to draw, each by its pieces.
+         */
+        ToDraw: {
+            /** Looks */
+            looks: components["schemas"]["PieceWords"][][];
+        };
+        /** ApartOut */
+        ApartOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Pieces */
+            pieces: string[];
+            /** Titles */
+            titles: string[];
+            /** Word */
+            word: string;
+        };
+        /**
+         * ApartIn
+         * @description Pieces that a client rejects together, and why in a word or two.
+         */
+        ApartIn: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Pieces */
+            pieces: string[];
+            /**
+             * Word
+             * @default
+             */
+            word: string;
+        };
+        /**
+         * LikedOut
+         * @description A rule that is outranked in a kept look because somebody likes it so: which look, which rule, and who.
+         */
+        LikedOut: {
+            /**
+             * Look Id
+             * Format: uuid
+             */
+            look_id: string;
+            /** Look */
+            look: string;
+            /** Rule */
+            rule: string;
+            /** Who */
+            who: string;
+        };
+        /**
+         * RememberedOut
+         * @description What searches and looks honour: rejected together, and liked all the same.
+         */
+        RememberedOut: {
+            /** Apart */
+            apart: components["schemas"]["ApartOut"][];
+            /** Liked */
+            liked: components["schemas"]["LikedOut"][];
         };
         /**
          * ClientFile
@@ -8851,6 +9258,295 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_outfits_api_search: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SearchOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_outfits_api_look_after: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                search_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SearchOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_outfits_api_cancel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                search_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SearchOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_outfits_api_counts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CountsOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_outfits_api_draw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToDraw"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawnLooksOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_outfits_api_reject: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ApartIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ApartOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_outfits_api_remembered: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RememberedOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_outfits_api_take_back: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                apart_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_outfits_api_reject_again: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                apart_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ApartOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
             503: components["responses"]["NotDone503"];
         };
     };
