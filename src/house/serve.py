@@ -117,6 +117,23 @@ def gunicorn(port: int, env: Mapping[str, str], *more: str) -> subprocess.Popen[
         )
 
 
+def worker(env: Mapping[str, str]) -> subprocess.Popen[bytes]:
+    """Start a worker of the queue, as the role that serves: it does the long searches. More may run beside it, here or on
+    other machines, by the same command and environment."""
+    LOGS.mkdir(parents=True, exist_ok=True)
+    words = ["procrastinate", "worker", "--queues", "searches", "--concurrency", "1"]
+    with (LOGS / "worker.log").open("ab") as log:
+        return subprocess.Popen(
+            [str(PYTHON), "-m", "django", *words],
+            cwd=ROOT,
+            env=as_serving({**os.environ, **env}),
+            stdout=log,
+            stderr=log,
+            start_new_session=True,
+            preexec_fn=_ends_with_us,
+        )
+
+
 def tape(port: int, env: Mapping[str, str], *more: str) -> subprocess.Popen[bytes]:
     """Start the simulated measuring tape; the desk finds it through BASILWOOD_TAPE."""
     return _stand("tape", port, env, *more)
@@ -189,6 +206,7 @@ def demo(port: int, hand: float | None = None) -> None:
         server = Kept("The server", lambda: gunicorn(port, whole, "--workers", str(WORKERS)))
         kept = [
             server,
+            Kept("The worker", lambda: worker(whole)),
             Kept("The tape", lambda: tape(hearing, env, *pressed)),
             Kept("The shop", lambda: shop(street, env)),
         ]
@@ -213,7 +231,12 @@ def dev(port: int) -> None:
         hearing, street = free_port(), free_port()
         whole = {**env, **stand_addresses(hearing, street)}
         server = Kept("The server", lambda: gunicorn(port + 1, whole, "--workers", "1", "--reload"))
-        kept = [server, Kept("The tape", lambda: tape(hearing, env)), Kept("The shop", lambda: shop(street, env))]
+        kept = [
+            server,
+            Kept("The worker", lambda: worker(whole)),
+            Kept("The tape", lambda: tape(hearing, env)),
+            Kept("The shop", lambda: shop(street, env)),
+        ]
         try:
             wait_for(port + 1, server.process)
             kept.append(Kept("Vite", lambda: _vite(port)))

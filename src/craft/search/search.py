@@ -22,6 +22,8 @@ from craft.search.worn import in_order
 
 #: Of so many bases the best look is weighed against the likeness of the rest (variety.py).
 CANDIDATES = 1500
+#: Where there are few bases, so many times the looks that are wanted are weighed.
+FEW = 12
 
 
 @dataclass(frozen=True)
@@ -92,12 +94,11 @@ class Search:
         places: list[Place] = []
         for number, (family, sums) in enumerate(self.families):
             places += best_of_bases(family, sums, wish, number)
+        if len(places) < many:
+            # Few bases: what differs is what is worn over, under and beside them.
+            places += [place for place in best(self.families, wish, FEW * many) if place not in places]
         places.sort(key=lambda place: place.order)
         chosen = different(places[:CANDIDATES], [family for family, _ in self.families], many, dial)
-        if len(chosen) < many:
-            chosen += [place for place in best(self.families, wish, many * 4) if place not in chosen][
-                : many - len(chosen)
-            ]
         return [self.found(place) for place in chosen]
 
     def found(self, place: Place) -> FoundLook:

@@ -86,8 +86,9 @@ class Breadth:
         return tuple(found)
 
 
-#: From all of it to the least, in the order in which less is tried.
+#: From all of it to the least, in the order in which less is tried; and the same for whom one layer is enough.
 BREADTHS = (Breadth(), Breadth(1), Breadth(1, 1), Breadth(0, 1), Breadth(0, 1, every_way=False))
+ONE_LAYER = (Breadth(2, 1), *BREADTHS[2:])
 
 
 @dataclass(frozen=True)
@@ -105,7 +106,13 @@ class Wardrobe:
 
 
 def wardrobe_of(
-    body: Body, owned: Iterable[Owned], schools: Schools | None = None, *, as_if: bool = False, most: int = MOST
+    body: Body,
+    owned: Iterable[Owned],
+    schools: Schools | None = None,
+    *,
+    as_if: bool = False,
+    most: int = MOST,
+    breadths: tuple[Breadth, ...] = BREADTHS,
 ) -> Wardrobe:
     """The looks that a client's pieces can make, as broadly as fits into so many. Pieces that do not fit or are not at hand
     stay out; `as_if` takes those that are away as if they were there.
@@ -127,7 +134,7 @@ def wardrobe_of(
             out[one.key] = one.away
         elif one.piece.slot != "swim" and one.piece.place not in BENEATH:
             kept.append(one)
-    for breadth in BREADTHS:
+    for breadth in breadths:
         families = tuple(_families(body, kept, schools, breadth))
         if sum(family.size for family in families) <= most:
             break

@@ -82,6 +82,6 @@ def _brought_up(mine: Words, worn_as: Words, now: Words) -> dict[str, Any]:
 
 def _place(piece: Words) -> str:
     try:
-        return place_of(Piece.of({"is": piece.get("is")}))
+        return place_of(Piece.of({"is": piece.get("is"), "worn": piece.get("worn")}))
     except UnknownWord:
         return ""

@@ -19,7 +19,7 @@ from django.db import close_old_connections, transaction
 from procrastinate.contrib.django import app
 
 from craft.search.search import Search
-from craft.search.wardrobe import wardrobe_of
+from craft.search.wardrobe import ONE_LAYER, wardrobe_of
 from studio.outfits.finding import found_of
 from studio.outfits.models import CANCELLED, DONE, FAILED, RUNNING, WAITING, OutfitSearch
 from studio.outfits.situation import Ask, Situation, situation_of
@@ -122,7 +122,11 @@ def _sums(situation: Situation, tell: _Telling) -> Search:
             # Made room for first: two of the largest and a new one would be too much.
             _held.popitem(last=False)
     asked = situation.asked
-    made = Search(asked, wardrobe_of(asked.body, situation.owned, asked.schools, as_if=situation.ask.as_if), tell)
+    made = Search(
+        asked,
+        wardrobe_of(asked.body, situation.owned, asked.schools, as_if=situation.ask.as_if, breadths=ONE_LAYER),
+        tell,
+    )
     with _holding:
         _held[key] = made
     return made

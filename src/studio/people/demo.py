@@ -348,4 +348,32 @@ PEOPLE = (
         days_ago=21,
     ),
     Person("Jory Penhallow", "First visit on Thursday.", {}),
+    Person(
+        "Rosalind Thackeray-Oyelaran",
+        "Runs a small publishing house. Buys the same black trousers again and again, and says she has nothing to wear.",
+        {
+            "stature": 168,
+            "waist_height": 105.5,
+            "navel_height": 101,
+            "crotch_height": 77,
+            "knee_height": 46,
+            "bust": 95,
+            "waist": 79,
+            "hip": 103,
+            "front_rise_navel": 28.5,
+        },
+        {"wants": ["lengthen_legs"], "soften": ["middle"], "show": ["waist"]},
+        (),
+        {
+            "week": [
+                {"occasion": "relaxed_office", "share": 55},
+                {"occasion": "dinner", "share": 15, "dress_code": "smart"},
+                {"occasion": "weekend", "share": 30},
+            ],
+            "colouring": {"warmth": "neutral", "depth": "medium"},
+            "changed": "Two sizes since the old jeans, and evenings out again.",
+        },
+        earlier=((700, {"bust": 90, "waist": 72, "hip": 96}),),
+        days_ago=4,
+    ),
 )

@@ -4,12 +4,15 @@ from __future__ import annotations
 
 from typing import Any
 
+from studio.people.demo_wardrobe import OWNER, WARDROBE
+
 Rack = tuple[tuple[str, dict[str, Any]], ...]
 
 #: Invented makers.
 ALDERLANE, BRIGG, TWELVE = "Alderlane", "Brigg & Daughter", "Twelve Looms"
 
 RACKS: dict[str, Rack] = {
+    OWNER: WARDROBE,
     "Ottoline Brae": (
         (
             "dark denim straight jeans high rise, front rise 28.5, inseam 67, leg opening 42, waist 86, hip 106",

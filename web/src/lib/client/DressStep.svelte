@@ -22,8 +22,9 @@
     /** The look is being dressed; else its place among the client's looks is shown. */
     open: boolean;
     onopen: () => void;
+    onfinish: (pieces: string[]) => void;
   }
-  const { dressing, words, open, onopen }: Props = $props();
+  const { dressing, words, open, onopen, onfinish }: Props = $props();
   const { table, held } = $derived(dressing);
   const name = $derived(held.client.name);
   const compared = $derived(open ? null : table.compare.told);
@@ -85,7 +86,7 @@
         />
       {/if}
     {/snippet}
-    {#snippet rail()}{#if open && !studio.turned}<Rail {table} />{/if}{/snippet}
+    {#snippet rail()}{#if open && !studio.turned}<Rail {table} {onfinish} />{/if}{/snippet}
     {#snippet under()}
       {#if compared}<p class="text-sm">
           One floor line, one scale. What differs from the first look is outlined.

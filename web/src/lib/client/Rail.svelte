@@ -8,7 +8,13 @@
   import { titleOf } from "./kinds";
   import type { LookTable } from "./table.svelte";
 
-  const { table }: { table: LookTable } = $props();
+  interface Props {
+    table: LookTable;
+    /** Find looks that hold all these pieces of the rack: what is on, completed. */
+    onfinish: (pieces: string[]) => void;
+  }
+  const { table, onfinish }: Props = $props();
+  const on = $derived(Object.values(table.draft.fromRack).flatMap((id) => id ?? []));
   const rail = $derived(table.rail);
   const SAID = { works: "works", watch: "nearly works", against: "does not work" };
   onMount(() => void table.rail.load());
@@ -40,6 +46,11 @@
         placeholder="find"
         bind:value={rail.sought}
       />
+      {#if on.length && !studio.turned}
+        <button class="press min-h-7 px-1.5 py-0" data-testid="finish" onclick={() => onfinish(on)}
+          >Finish it</button
+        >
+      {/if}
     </div>
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
     <!-- It scrolls and may be empty: the keyboard reaches it all the same. -->

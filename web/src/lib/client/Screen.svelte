@@ -21,6 +21,9 @@
   import RackStep from "$lib/rack/RackStep.svelte";
   import ReadStep from "$lib/read/ReadStep.svelte";
   import Records from "$lib/records/Records.svelte";
+  import { Counts } from "$lib/outfits/counts.svelte";
+  import { Outfits } from "$lib/outfits/outfits.svelte";
+  import OutfitsStep from "$lib/outfits/OutfitsStep.svelte";
   import { Shop } from "$lib/shop/shop.svelte";
   import ShopStep from "$lib/shop/ShopStep.svelte";
   import { TryOn } from "$lib/tryon/tryon.svelte";
@@ -47,6 +50,10 @@
   const rack = new Rack(given.client.id, history);
   const tryon = new TryOn(given.client.id, studio.me?.email ?? "", history);
   const dressing = new Dressing(table, held, back);
+  const counts = new Counts(given.client.id);
+  const outfits = new Outfits(given.client.id, given.words, table.draft, history);
+  /** The names of the rack's pieces, for what asks for them by their ids. */
+  const titles = $derived(Object.fromEntries((rack.pieces ?? []).map((piece) => [piece.id, piece.title])));
   $effect.pre(() => void (measuring.known = known));
 
   let trouble = $state<string | null>(null);
@@ -55,6 +62,7 @@
   let stale = $state(false);
   let header = $state<Header>();
   let dressed = $state<DressStep>();
+  let searched = $state<OutfitsStep>();
 
   const first = $derived<Step>(measuring.session ? "measure" : given.client.measures ? "dress" : "brief");
   const step = $derived(stepOf(page.url.hash) ?? first);
@@ -63,6 +71,11 @@
     if (step === "measure") return measuring.saving;
     if (step === "try") return tryon.saving;
     return step === "rack" ? "kept" : table.draft.saving;
+  });
+
+  $effect(() => {
+    // Pieces that are asked for are called by their names.
+    if (step === "outfits" && !rack.pieces) untrack(() => void rack.load());
   });
 
   onMount(async () => {
@@ -104,6 +117,12 @@
       panel?.querySelector<HTMLElement>("input, textarea, button")?.focus();
   }
 
+  /** The looks that stand with these pieces on. */
+  function find(pieces: string[]) {
+    outfits.want({ must: pieces, must_not: [] });
+    void go("outfits");
+  }
+
   function keep() {
     void table.draft.keep();
     void held.flush();
@@ -126,6 +145,7 @@
       placed,
       letters: {
         ...(step === "dress" ? dressing.letters : {}),
+        ...(step === "outfits" ? searched?.letters : {}),
         n: () => dressed?.focusName(),
         "?": () => header?.showKeys(),
       },
@@ -170,7 +190,16 @@
   {:else if step === "read"}
     <ReadStep client={held.client} {measuring} {table} />
   {:else if step === "rack"}
-    <RackStep {rack} {words} />
+    <RackStep {rack} {words} {counts} onfind={find} />
+  {:else if step === "outfits"}
+    <OutfitsStep
+      {outfits}
+      words={briefWords}
+      name={client.name}
+      {titles}
+      onopen={() => void go("dress")}
+      bind:this={searched}
+    />
   {:else if step === "try"}
     <TryOnStep client={held.client} {tryon} {shop} />
   {:else if step === "shop"}
@@ -185,6 +214,7 @@
       words={briefWords}
       open={step === "dress"}
       onopen={() => void go("dress")}
+      onfinish={find}
       bind:this={dressed}
     />
   {/if}

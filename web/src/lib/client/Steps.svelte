@@ -2,7 +2,7 @@
   /** The steps, always in sight, and how what was done stands: kept, undone, done again. */
   import type { Saving } from "./draft.svelte";
   import type { History } from "./history.svelte";
-  import { digitOf, GROUPS, keysOf, nameOf, type Step } from "./steps";
+  import { GROUPS, keyOf, keysOf, nameOf, type Step } from "./steps";
 
   interface Props {
     step: Step;
@@ -42,7 +42,7 @@
               data-sveltekit-keepfocus
             >
               {nameOf(key)}
-              <span class="key letter hidden min-[56.25em]:inline" aria-hidden="true">{digitOf(key)}</span>
+              <span class="key letter hidden min-[56.25em]:inline" aria-hidden="true">{keyOf(key)}</span>
             </a>
           {/each}
         </span>

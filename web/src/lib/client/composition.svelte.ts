@@ -2,7 +2,7 @@
 import type { Piece, Schemas, Slot } from "../api/client";
 import { NOTHING_SAID, type Asked, type Facts } from "./facts";
 import type { History } from "./history.svelte";
-import { givesWay, placeOf } from "./kinds";
+import { givesWay, placeOfPiece } from "./kinds";
 
 export type Pieces = Partial<Record<Slot, Piece>>;
 
@@ -101,17 +101,29 @@ export abstract class Composition {
   /** Put several pieces on at once, each in its place. */
   wear(pieces: Piece[], name: string, rackId: string | null = null): void {
     const placed = pieces.flatMap((piece) => {
-      const slot = placeOf(this.words, piece.is);
+      const slot = placeOfPiece(this.words, piece);
       return slot ? [{ slot, words: { ...piece }, whole: true, rackId }] : [];
     });
     this.changeAll(placed, name);
+  }
+
+  /** Put a whole look on, as it was found: its pieces as they are worn, and which of the rack they are. */
+  dressIn(found: { piece: Piece; rackId: string }[], name: string): void {
+    const pieces = this.placed(found.map(({ piece }) => piece));
+    const fromRack: FromRack = {};
+    for (const { piece, rackId } of found) {
+      const slot = placeOfPiece(this.words, piece);
+      if (slot) fromRack[slot] = rackId;
+    }
+    this.#step({ pieces, fromRack }, name);
   }
 
   /** What gives way to a piece is taken off with it. */
   #makeRoom(pieces: Pieces, slot: Slot): void {
     const piece = pieces[slot];
     for (const [place, worn] of Object.entries(pieces))
-      if (piece && worn && place !== slot && givesWay(this.words, worn.is, piece.is)) delete pieces[place];
+      if (piece && worn && place !== slot && place !== "layer" && slot !== "layer")
+        if (givesWay(this.words, worn.is, piece.is)) delete pieces[place];
   }
 
   rename(name: string): void {
@@ -176,7 +188,7 @@ export abstract class Composition {
   protected placed(pieces: Piece[]): Pieces {
     const found: Pieces = {};
     for (const piece of pieces) {
-      const slot = placeOf(this.words, piece.is);
+      const slot = placeOfPiece(this.words, piece);
       if (slot) found[slot] = plain(piece);
     }
     return found;

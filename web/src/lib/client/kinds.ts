@@ -9,6 +9,10 @@ export const ALWAYS: Slot[] = ["top", "bottom", "shoes"];
 /** The place of a kind, or nothing where it is not known. */
 export const placeOf = (words: Vocabulary, kind: string): Slot | undefined => words.of_kind[kind]?.place;
 
+/** The place of a piece: a top that is worn over another is a layer, whatever its kind. */
+export const placeOfPiece = (words: Vocabulary, piece: Piece): Slot | undefined =>
+  piece.worn === "over" && words.of_kind[piece.is]?.slot === "top" ? "layer" : placeOf(words, piece.is);
+
 /** The kinds that can be at a place. */
 export const kindsAt = (words: Vocabulary, place: Slot): string[] => words.kinds[place] ?? [place];
 

@@ -10,6 +10,7 @@ export const STEPS = [
   ["looks", "Looks"],
   ["history", "History"],
   ["records", "Records"],
+  ["outfits", "Outfits"],
 ] as const;
 
 export type Step = (typeof STEPS)[number][0];
@@ -24,18 +25,22 @@ interface Group {
 export const GROUPS: readonly Group[] = [
   { name: "Client", steps: ["brief", "measure", "read"] },
   { name: "Pieces", steps: ["shop", "rack", "try"] },
-  { name: "Looks", steps: ["dress", "looks"] },
+  { name: "Looks", steps: ["dress", "looks", "outfits"] },
   { name: "Past", steps: ["history", "records"] },
 ];
 
-/** What a step is called, and the digit of its key. */
-export const nameOf = (step: Step): string => STEPS.find(([key]) => key === step)?.[1] ?? step;
-export const digitOf = (step: Step): number => (STEPS.findIndex(([key]) => key === step) + 1) % 10;
+/** The keys of the steps in their order: the digits, and what comes after them by its letter. */
+const KEYS = [..."1234567890", "O"];
 
-/** The keys of a group: “1 – 3”. */
+/** What a step is called, and what stands on its key. */
+export const nameOf = (step: Step): string => STEPS.find(([key]) => key === step)?.[1] ?? step;
+export const keyOf = (step: Step): string => KEYS[STEPS.findIndex(([key]) => key === step)] ?? "";
+
+/** The keys of a group: “1 – 3”, “7 8 O”. */
 export function keysOf(group: Group): string {
-  const digits = group.steps.map(digitOf);
-  return digits.length > 1 ? `${digits[0]} – ${digits.at(-1)}` : `${digits[0]}`;
+  const keys = group.steps.map(keyOf);
+  const inRow = keys.every((key) => /\d/.test(key)) && keys.length > 2;
+  return inRow ? `${keys[0]} – ${keys.at(-1)}` : keys.join(" ");
 }
 
 /** The step that an address names. */
@@ -43,8 +48,8 @@ export function stepOf(hash: string): Step | null {
   return STEPS.find(([key]) => `#${key}` === hash)?.[0] ?? null;
 }
 
-/** The step of a digit key: 1 is the first, 0 the tenth. */
+/** The step of a key: 1 is the first, 0 the tenth, O the last. */
 export function stepAt(code: string): Step | undefined {
-  const digit = /^Digit(\d)$/.exec(code)?.[1];
-  return digit === undefined ? undefined : STEPS[(Number(digit) + 9) % 10]?.[0];
+  const on = /^(?:Digit|Key)(\w)$/.exec(code)?.[1] ?? "";
+  return on ? STEPS[KEYS.indexOf(on)]?.[0] : undefined;
 }

@@ -7,15 +7,29 @@
   import Detail from "./Detail.svelte";
   import Filters from "./Filters.svelte";
   import Flat from "./Flat.svelte";
+  import type { Counts } from "../outfits/counts.svelte";
+  import { many } from "../outfits/wish";
   import type { Rack } from "./rack.svelte";
 
-  const { rack, words }: { rack: Rack; words: Schemas["Vocabulary"] } = $props();
+  interface Props {
+    rack: Rack;
+    words: Schemas["Vocabulary"];
+    counts: Counts;
+    /** Show the looks that stand with these pieces on. */
+    onfind: (pieces: string[]) => void;
+  }
+  const { rack, words, counts, onfind }: Props = $props();
   const MARKS = { fits: "for", watch: "watch", against: "against", caution: "caution" } as const;
   const SAID = { fits: "fits", watch: "look twice", against: "does not fit yet", caution: "take care" };
   // The sentences are said in the studio's unit: ask again when it changes.
   $effect(() => {
     void studio.unit;
     untrack(() => void rack.load());
+  });
+  // Another piece, or the same one otherwise: the looks are counted anew.
+  $effect(() => {
+    void [rack.pieces?.length, ...(rack.pieces ?? []).map((piece) => piece.version)];
+    return untrack(() => (rack.pieces ? counts.watch() : undefined));
   });
 </script>
 
@@ -79,6 +93,20 @@
                 <span class="block text-xs text-bark">{piece.facts.state.replaceAll("_", " ")}</span>
               {/if}
             </button>
+            {#if counts.of[piece.id] && !studio.turned}
+              {@const count = counts.of[piece.id]}
+              <button
+                class="quiet block w-full text-center text-xs {counts.stale ? 'basted' : ''}"
+                data-works={count?.works}
+                disabled={!count?.works}
+                title={counts.stale ? "As it was before the last change; it is counted anew" : undefined}
+                onclick={() => onfind([piece.id])}
+              >
+                {count?.works
+                  ? `${many(count.works)} good looks`
+                  : (count?.stays_out || "in no good look").toLowerCase()}
+              </button>
+            {/if}
           </li>
         {/each}
       </ul>

@@ -4,7 +4,7 @@
 
   let { open = $bindable(false) }: { open?: boolean } = $props();
   const KEYS = [
-    ["1 … 9, 0", "the steps, Brief to Records"],
+    ["1 … 9, 0, O", "the steps, Brief to Records; Outfits"],
     ["Alt 1 … 0", "the same while a field is being typed in; Alt T and Alt U too"],
     ["T", "turn the screen to the client: numbers hidden"],
     ["U", "cm or inches"],
@@ -38,11 +38,21 @@
     ["↑ ↓", "on a hem: nudge it; with Shift, further"],
     ["N", "name the look"],
   ];
+  const FINDING = [
+    ["← →", "walk the looks; Home and End too"],
+    ["K", "keep the look, or take it away again"],
+    ["D", "open it on the table"],
+    ["X", "not together again, with a word"],
+    ["H", "hold it up beside another"],
+    ["M", "more unlike this"],
+    ["B", "show the best of all"],
+  ];
   const SHEETS = [
     ["Everywhere", KEYS],
     ["Measuring", MEASURING],
     ["Trying on", TRYING],
     ["Dressing", DRESSING],
+    ["Outfits", FINDING],
   ] as const;
 </script>
 
