@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import contextlib
 import os
+import signal
 import subprocess
 import tempfile
 from collections.abc import Callable, Iterator
@@ -42,6 +43,7 @@ class Server:
     tape: subprocess.Popen[bytes] | None = None
     shop_port: int = field(default_factory=free_port)
     shop: subprocess.Popen[bytes] | None = None
+    worker: subprocess.Popen[bytes] | None = None
 
     @property
     def address(self) -> str:
@@ -61,6 +63,17 @@ class Server:
         """A tape that has read nothing yet, where the desk looks for it."""
         self.no_tape()
         self.tape = serve.tape(self.tape_port, self.env, *words)
+
+    def work(self) -> None:
+        """A worker of the queue, anew where one was killed."""
+        if self.worker is None or self.worker.poll() is not None:
+            self.worker = serve.worker(self.env)
+
+    def no_worker(self) -> None:
+        """No worker: one that works is killed outright, with what it had begun."""
+        if self.worker and self.worker.poll() is None:
+            os.killpg(self.worker.pid, signal.SIGKILL)
+            self.worker.wait()
 
     def no_tape(self) -> None:
         if self.tape:
@@ -95,6 +108,7 @@ def demo_server() -> Iterator[Server]:
     finally:
         running.stop()
         running.no_tape()
+        running.no_worker()
         if running.shop:
             serve.stop(running.shop)
 
@@ -189,8 +203,8 @@ class Stylist:
 
     def step(self, name: str) -> None:
         """Go to a step by its key, whatever has the focus."""
-        steps = ("brief", "measure", "read", "shop", "rack", "try", "dress", "looks", "history", "records")
-        self.chord(Keys.ALT, str((steps.index(name) + 1) % 10))
+        steps = ("brief", "measure", "read", "shop", "rack", "try", "dress", "looks", "history", "records", "outfits")
+        self.chord(Keys.ALT, "1234567890o"[steps.index(name)])
         self.wait(lambda: self.driver.current_url.endswith(f"#{name}"), f"the step {name}")
         self.find("[data-panel]")
 

@@ -30,7 +30,7 @@ describe("looking closer", () => {
 
 describe("the bar", () => {
   it("holds every step once and at most seven names, wherever one is", () => {
-    expect(GROUPS.flatMap(({ steps }) => steps)).toEqual(STEPS.map(([key]) => key));
+    expect(GROUPS.flatMap(({ steps }) => steps).toSorted()).toEqual(STEPS.map(([key]) => key).toSorted());
     for (const { steps } of GROUPS) expect(steps.length + GROUPS.length - 1).toBeLessThanOrEqual(7);
   });
 });

@@ -24,7 +24,7 @@ from studio.drawings import drawn
 from studio.looks.models import Look
 from studio.looks.services import Question, worn_by
 from studio.outfits import services
-from studio.outfits.finding import look_of, worn_together
+from studio.outfits.finding import looks_of
 from studio.outfits.models import DONE, Apart, OutfitSearch
 from studio.outfits.shapes import (
     ApartIn,
@@ -82,8 +82,7 @@ def search(request: MemberRequest, client_id: UUID, given: AskIn) -> Any:
     row, situation = services.ask_for(request.user, client_id, _ask(given))
     first = []
     if row.state != DONE:
-        worn = worn_together(situation)
-        first = [look_of(look, situation, worn) for look in services.first_looks(situation)]
+        first = looks_of(services.first_looks(situation), situation)
     return _answer(_told(row, request.user.studio.unit, first))
 
 

@@ -2,19 +2,21 @@
 
 from __future__ import annotations
 
+from collections import Counter
 from time import perf_counter
 from typing import Any
 
 from django.db import transaction
 
-from craft.judge import Sentence
+from craft.judge import Judgement, Sentence
+from craft.judge.finding import Finding
 from craft.search.search import FoundLook, Search
 from studio.looks.models import Look
 from studio.outfits.situation import Situation
 from studio.wall import tell_studio
 
-#: So many looks are kept of a search; so many reasons of each.
-LOOKS, REASONS = 60, 2
+#: So many looks are kept of a search; so many reasons of each, the second from among so many.
+LOOKS, REASONS, AMONG = 60, 2, 6
 #: Of what stands at these places it is worth saying that it was never worn together.
 _BASE = ("bottom", "one_piece", "top")
 
@@ -24,9 +26,8 @@ def found_of(search: Search, situation: Situation) -> dict[str, Any]:
     began = perf_counter()
     counts = search.counts(situation.wish)
     looks = search.varied(LOOKS, situation.ask.dial, situation.wish)
-    worn = worn_together(situation)
     return {
-        "looks": [look_of(look, situation, worn) for look in looks],
+        "looks": looks_of(looks, situation),
         "counts": [counts.looks, counts.works],
         "pieces": {key: [counts.looks_of[key], counts.works_of[key]] for key in (one.key for one in situation.owned)},
         "out": dict(search.wardrobe.out),
@@ -35,17 +36,33 @@ def found_of(search: Search, situation: Situation) -> dict[str, Any]:
     }
 
 
-def look_of(look: FoundLook, situation: Situation, worn: list[frozenset[str]]) -> dict[str, Any]:
-    """One look as it is kept."""
-    leading = look.judged(situation.asked).leading[:REASONS]
-    return {
-        "pieces": list(look.keys),
-        "worn": look.worn,
-        "score": round(look.score, 4),
-        "verdict": look.verdict,
-        "reasons": [[finding.title, finding.stance, *_kept(finding.text)] for finding in leading],
-        "new": list(new_in(look, worn)),
-    }
+def looks_of(looks: list[FoundLook], situation: Situation) -> list[dict[str, Any]]:
+    """Looks as they are kept: each with its leading reason, and of the next ones the one that fewest of the others have."""
+    worn = worn_together(situation)
+    reasons = [look.judged(situation.asked) for look in looks]
+    listed = [_weighed(judged)[:AMONG] for judged in reasons]
+    common = Counter(finding.title for one in listed for finding in one)
+    found = []
+    for look, judged, among in zip(looks, reasons, listed, strict=True):
+        first = judged.leading[:1]
+        rest = sorted((one for one in among if one not in first), key=lambda one: common[one.title])
+        found.append(
+            {
+                "pieces": list(look.keys),
+                "worn": look.worn,
+                "score": round(look.score, 4),
+                "verdict": look.verdict,
+                "reasons": [[one.title, one.stance, *_kept(one.text)] for one in (*first, *rest[: REASONS - 1])],
+                "new": list(new_in(look, worn)),
+            }
+        )
+    return found
+
+
+def _weighed(judged: Judgement) -> list[Finding]:
+    """What speaks for a look that works, and against one that does not, the strongest first."""
+    wanted = "for" if judged.verdict == "works" else "against"
+    return [finding for finding in judged.findings if finding.stance == wanted and not finding.outranked]
 
 
 def _kept(sentence: Sentence) -> tuple[str, list[list[Any]]]:

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import hashlib
 from collections.abc import Mapping
-from dataclasses import asdict, dataclass, field, replace
+from dataclasses import asdict, dataclass, field, fields, replace
 from functools import cached_property, lru_cache
 from pathlib import Path
 from typing import Any
@@ -89,7 +89,8 @@ class Situation:
 
 def _plainly(aims: Any) -> list[Any]:
     """Aims as a list that reads the same in every process: sets have no order of their own."""
-    return [sorted(value) if isinstance(value, frozenset) else value for value in asdict(aims).values()]
+    told = [getattr(aims, field.name) for field in fields(aims) if field.repr]
+    return [sorted(value) if isinstance(value, frozenset) else value for value in told]
 
 
 @lru_cache(maxsize=1)

@@ -22,7 +22,7 @@ BOTTOMS = (
     "black slim trousers mid rise, ankle",
     "black slim trousers mid rise, ankle",
     "black straight trousers high rise, foot",
-    "charcoal straight trousers high rise, waist 79, hip 104, front rise 30, inseam 74, leg opening 44",
+    "charcoal straight trousers high rise, waist 84, hip 109, front rise 30, inseam 74, leg opening 44",
     "navy wide trousers high rise draping, front rise 31, inseam 78, leg opening 60",
     "olive straight trousers high rise linen, ankle",
     "camel wide trousers high rise, foot",

@@ -112,7 +112,12 @@
   async function go(to: Step) {
     await goto(`#${to}`, { keepFocus: true, noScroll: true });
     await tick();
-    const panel = document.querySelector("[data-panel]");
+    const panel = document.querySelector<HTMLElement>("[data-panel]");
+    if (to === "outfits") {
+      // Arrows walk the looks there, and would step through the words of a field.
+      panel?.focus();
+      return;
+    }
     if (to !== "measure" || !measuring.session)
       panel?.querySelector<HTMLElement>("input, textarea, button")?.focus();
   }

@@ -44,7 +44,11 @@
     });
 </script>
 
-<div class="chosen shrink-0 border-t border-rule px-4 py-2" data-testid="chosen" data-look={look.key}>
+<div
+  class="chosen shrink-0 overflow-y-auto border-t border-rule px-4 py-2"
+  data-testid="chosen"
+  data-look={look.key}
+>
   <ul class="flex flex-wrap gap-x-5 gap-y-0.5 text-sm">
     {#each look.pieces as piece (piece.piece_id)}
       {@const must = wish.must.includes(piece.piece_id)}
@@ -122,3 +126,10 @@
     </div>
   {/if}
 </div>
+
+<style>
+  /* Always as high: the figures above stand still whatever is said here. */
+  .chosen {
+    height: 7.9rem;
+  }
+</style>

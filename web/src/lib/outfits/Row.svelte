@@ -79,7 +79,7 @@
           {/if}
         {/each}
         {#if look.new && !studio.turned}
-          <span class="block truncate text-xs text-bark" title="Never worn together yet: {look.new}"
+          <span class="two-lines text-xs leading-tight text-bark" title="Never worn together yet: {look.new}"
             >new: {look.new}</span
           >
         {/if}
@@ -112,6 +112,13 @@
   }
   .caption {
     border-bottom: 3px solid transparent;
+  }
+  .two-lines {
+    display: -webkit-box;
+    -webkit-box-orient: vertical;
+    -webkit-line-clamp: 2;
+    line-clamp: 2;
+    overflow: hidden;
   }
   .caption:hover {
     background: var(--color-sheet);

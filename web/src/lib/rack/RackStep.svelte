@@ -93,17 +93,19 @@
                 <span class="block text-xs text-bark">{piece.facts.state.replaceAll("_", " ")}</span>
               {/if}
             </button>
-            {#if counts.of[piece.id] && !studio.turned}
+            {#if counts.of[piece.id] && piece.facts.state === "in_use" && !studio.turned}
               {@const count = counts.of[piece.id]}
               <button
                 class="quiet block w-full text-center text-xs {counts.stale ? 'basted' : ''}"
                 data-works={count?.works}
                 disabled={!count?.works}
-                title={counts.stale ? "As it was before the last change; it is counted anew" : undefined}
+                title={counts.stale
+                  ? "As it was before the last change; it is counted anew"
+                  : "So many looks that work have it on; show the best of them"}
                 onclick={() => onfind([piece.id])}
               >
                 {count?.works
-                  ? `${many(count.works)} good looks`
+                  ? `${many(count.works)} looks`
                   : (count?.stays_out || "in no good look").toLowerCase()}
               </button>
             {/if}
