@@ -45,7 +45,8 @@ def looks_of(looks: list[FoundLook], situation: Situation) -> list[dict[str, Any
     found = []
     for look, judged, among in zip(looks, reasons, listed, strict=True):
         first = judged.leading[:1]
-        rest = sorted((one for one in among if one not in first), key=lambda one: common[one.title])
+        said = {one.title for one in first}
+        rest = sorted((one for one in among if one.title not in said), key=lambda one: common[one.title])
         found.append(
             {
                 "pieces": list(look.keys),

@@ -58,18 +58,18 @@
         <button
           class="quiet min-h-7 text-xs"
           aria-pressed={must}
-          aria-label="{piece.title}: {must ? 'need not be on' : 'must be on'}"
+          aria-label="{must ? 'kept on' : 'keep on'}: {piece.title}"
           onclick={() => outfits.want(turned(wish, piece.piece_id, "must"))}
           >{must ? "kept on" : "keep on"}</button
         >
         <button
           class="quiet min-h-7 text-xs"
-          aria-label="{piece.title}: leave out"
+          aria-label="leave out: {piece.title}"
           onclick={() => outfits.want(turned(wish, piece.piece_id, "must_not"))}>leave out</button
         >
         <button
           class="quiet min-h-7 text-xs"
-          aria-label="{piece.title}: try every other in its place"
+          aria-label="vary: {piece.title}, try every other in its place"
           onclick={() => vary(piece.piece_id)}>vary</button
         >
       </li>

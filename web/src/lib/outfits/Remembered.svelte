@@ -15,7 +15,7 @@
           {one.titles.join(", ")}{one.word ? `: ${one.word}` : ""}
           <button
             class="quiet text-xs"
-            aria-label="{one.titles.join(', ')}: may be together again"
+            aria-label="take back: {one.titles.join(', ')} may be together again"
             onclick={() => void outfits.takeBack(one.id)}>take back</button
           >
         </li>

@@ -73,7 +73,7 @@
             Look {from + i + 1}
           {/if}
         </span>
-        {#each look.reasons as reason (reason.title)}
+        {#each look.reasons as reason, at (at)}
           {#if !studio.turned || reason.stance === "for"}
             <span class="block truncate text-xs" title={reason.text}>{reason.title}</span>
           {/if}

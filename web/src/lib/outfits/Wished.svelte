@@ -122,7 +122,7 @@
             <span class="min-w-0 first-letter:uppercase">{titles[id] ?? "a piece"}</span>
             <button
               class="quiet shrink-0 text-xs"
-              aria-label="{titles[id] ?? 'The piece'}: no longer {said}"
+              aria-label="no longer: {titles[id] ?? 'the piece'} {said}"
               onclick={() => outfits.want(turned(wish, id, list))}>no longer</button
             >
           </li>
