@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import contextlib
 import tempfile
 
 from selenium.webdriver.common.keys import Keys
@@ -46,6 +47,19 @@ def measure(stylist: Stylist) -> None:
     take(stylist, "measure")
 
 
+def outfits(stylist: Stylist) -> None:
+    """Every look of a large wardrobe; searching it takes most of a minute beside a browser."""
+    stylist.open("Rosalind")
+    stylist.step("outfits")
+    for _ in range(12):
+        with contextlib.suppress(AssertionError):
+            stylist.wait(lambda: stylist.find("[data-testid=search]").get_attribute("data-state") == "done")
+            break
+    stylist.press(Keys.ARROW_RIGHT, Keys.ARROW_RIGHT)
+    stylist.wait(lambda: len(stylist.all("main svg [data-slot=shoes]")) >= 5)
+    take(stylist, "outfits")
+
+
 def shoot(stylist: Stylist) -> None:
     size(stylist, 1280, 800)
     stylist.go("/sign-in")
@@ -61,12 +75,6 @@ def shoot(stylist: Stylist) -> None:
     stylist.press("w")
     stylist.wait(lambda: len(stylist.all("[data-way]")) > 2)
     take(stylist, "mend")
-    stylist.press(Keys.ESCAPE)
-    open_look(stylist, "Rehearsal")
-    stylist.step("dress")
-    stylist.find("[data-testid=how-to-tuck]").click()
-    stylist.wait(lambda: len(stylist.all("[data-tuck-step]")) > 2)
-    take(stylist, "tuck")
     stylist.press(Keys.ESCAPE)
     open_look(stylist, "Day in town")
     stylist.step("dress")
@@ -100,6 +108,7 @@ def shoot(stylist: Stylist) -> None:
     stylist.step("rack")
     stylist.find("[data-piece='mid blue wide jeans']").click()
     stylist.find("[data-check=length]")
+    stylist.wait(lambda: stylist.all("[data-works]"))
     take(stylist, "rack")
     stylist.step("try")
     stylist.find("[data-panel] button[data-main]").click()
@@ -123,6 +132,8 @@ def shoot(stylist: Stylist) -> None:
             stylist.wait(lambda: "looks would" in stylist.find("[data-testid=effect]").text)
         take(stylist, page)
     stylist.go("/people")
+    outfits(stylist)
+    stylist.go("/people")
     measure(stylist)
     size(stylist, 820, 1180)
     take(stylist, "tablet")
@@ -131,6 +142,7 @@ def shoot(stylist: Stylist) -> None:
 def main() -> None:
     with demo_server() as server, tempfile.TemporaryDirectory() as profile:
         server.fresh_tape()
+        server.work()
         driver = chrome("1280,800", profile)
         try:
             driver.set_script_timeout(20)

@@ -121,6 +121,20 @@ def test_a_muted_rule_leaves_the_sums_and_comes_back() -> None:
     assert all((sums == was).all() for (_, sums), was in zip(search.families, before, strict=True))
 
 
+def test_one_piece_otherwise_is_as_all_of_it_anew() -> None:
+    draw = random.Random(21)
+    asked = an_asked(draw)
+    slots = ["bottom", "top", "shoes", "layer", "extra", "one_piece", "bottom", "top", "top", "shoes"]
+    owned_now = [Owned(f"{slot}{at}", a_piece(draw, slot)) for at, slot in enumerate(slots)]
+    before = Search(asked, wardrobe_of(asked.body, owned_now, most=6000))
+    # One is changed, one taken away, one hung.
+    changed = replace(owned_now[1], piece=a_piece(draw, "top"))
+    other = [owned_now[0], changed, *owned_now[3:], Owned("new", a_piece(draw, "shoes"))]
+    wardrobe = wardrobe_of(asked.body, other, most=6000)
+    fresh, quick = Search(asked, wardrobe), Search(asked, wardrobe, before=before)
+    assert all((one == two).all() for (_, one), (_, two) in zip(fresh.families, quick.families, strict=True))
+
+
 def test_one_number_holds_balance_and_what_decides() -> None:
     numbers = np.array(
         [0, NET_WORKS, NET_WORKS - 1, -4000, (1 << 20) + 4000, (1 << 20) + (1 << 25) + 9000], dtype=np.int32

@@ -13,12 +13,12 @@ from craft.judge.judgement import Verdict
 from craft.look import Look, compose
 from craft.search.best import Counts, Place, best, best_of_bases, count
 from craft.search.crew import Asked, Progress, ask_all
-from craft.search.tables import score_of_rank, verdict_of_rank
+from craft.search.tables import Packed, score_of_rank, verdict_of_rank
 from craft.search.variety import different
-from craft.search.wardrobe import Wardrobe
+from craft.search.wardrobe import Chosen, Family, Wardrobe
 from craft.search.ways import Way
 from craft.search.wish import Wish
-from craft.search.worn import in_order
+from craft.search.worn import AXES, in_order
 
 #: Of so many bases the best look is weighed against the likeness of the rest (variety.py).
 CANDIDATES = 1500
@@ -66,10 +66,17 @@ class Search:
     (6, ('jeans', 'tee', 'loafers'))
     """
 
-    def __init__(self, asked: Asked, wardrobe: Wardrobe, progress: Progress | None = None) -> None:
+    def __init__(
+        self, asked: Asked, wardrobe: Wardrobe, progress: Progress | None = None, before: Search | None = None
+    ) -> None:
+        """`before` is a search by the same rules for the same client: what hangs as it hung is not asked anew."""
         self.asked, self.wardrobe = asked, wardrobe
+        self.families: list[tuple[Family, Packed]]
         racks = [family.rack for family in wardrobe.families]
-        self.families = list(zip(wardrobe.families, ask_all(racks, asked, asked.rules, progress), strict=True))
+        if before is not None and before.asked == asked and not asked.liked:
+            self.families = [(family, renewed(family, asked, before.families)) for family in wardrobe.families]
+        else:
+            self.families = list(zip(wardrobe.families, ask_all(racks, asked, asked.rules, progress), strict=True))
         for keys, rule in asked.liked:
             self._outrank(keys, rule)
 
@@ -127,6 +134,30 @@ class Search:
         racks = [family.rack for family, _ in self.families]
         for (_, sums), more in zip(self.families, ask_all(racks, self.asked, rules), strict=True):
             sums += sign * more
+
+
+def renewed(family: Family, asked: Asked, before: Sequence[tuple[Family, Packed]]) -> Packed:
+    """The sums of a family where some choices are others than before: only looks with one of those are judged anew."""
+    sums = np.zeros(family.rack.shape, dtype=np.int32)
+    old = next((one for one in before if one[0].name == family.name), None)
+    was = [_as_before(family.at(axis), old[0].at(axis) if old else ()) for axis in AXES]
+    kept = [[at for at, held in enumerate(line) if held is not None] for line in was]
+    if old is not None and all(kept):
+        there = [[held for held in line if held is not None] for line in was]
+        sums[np.ix_(*kept)] = old[1][np.ix_(*there)]
+    every = [list(range(len(line))) for line in was]
+    for axis, line in enumerate(was):
+        # Looks that are other on this axis, and as before on those that were gone through.
+        at = [*kept[:axis], [number for number, held in enumerate(line) if held is None], *every[axis + 1 :]]
+        if all(at):
+            sums[np.ix_(*at)] = ask_all([family.part(at).rack], asked, asked.rules)[0]
+    return sums
+
+
+def _as_before(chosen: Sequence[Chosen], before: Sequence[Chosen]) -> list[int | None]:
+    """Of each choice, which one it was before."""
+    numbers = {choice: number for number, choice in enumerate(before)}
+    return [numbers.get(choice) for choice in chosen]
 
 
 def one_by_one(asked: Asked, wardrobe: Wardrobe, top: int, wish: Wish | None = None) -> tuple[list[FoundLook], Counts]:

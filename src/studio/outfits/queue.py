@@ -112,21 +112,19 @@ class _Telling:
 
 
 def _sums(situation: Situation, tell: _Telling) -> Search:
-    """The sums of a wardrobe, from hand where they are."""
-    key = situation.tables_key
+    """The sums of a wardrobe, from hand where they are; of one that hangs otherwise only what is other is asked."""
+    key, asked = situation.tables_key, situation.asked
     with _holding:
         if key in _held:
             _held.move_to_end(key)
             return _held[key]
+        before = next((one for one in reversed(_held.values()) if one.asked == asked), None)
         while len(_held) >= AT_HAND:
             # Made room for first: two of the largest and a new one would be too much.
             _held.popitem(last=False)
-    asked = situation.asked
-    made = Search(
-        asked,
-        wardrobe_of(asked.body, situation.owned, asked.schools, as_if=situation.ask.as_if, breadths=ONE_LAYER),
-        tell,
-    )
+    as_if = situation.ask.as_if
+    wardrobe = wardrobe_of(asked.body, situation.owned, asked.schools, as_if=as_if, breadths=ONE_LAYER)
+    made = Search(asked, wardrobe, tell, before)
     with _holding:
         _held[key] = made
     return made
