@@ -208,6 +208,17 @@ def test_a_shirt_is_not_worn_twice_and_a_leg_goes_into_boots_only() -> None:
     assert all("3" in look.keys for look in inside)
 
 
+def test_what_frames_the_face_is_in_a_wanted_colour() -> None:
+    pieces = list(owned({"is": "jeans"}, {"is": "tee", "colour": "coral"}, {"is": "tee", "colour": "grey"}, {"is": "loafers"},
+                        {"is": "blazer", "colour": "navy"}, {"is": "scarf", "colour": "coral"}))  # fmt: skip
+    search = Search(Asked(BODIES[0]), wardrobe_of(BODIES[0], pieces))
+    every = search.best(10_000)
+    face = {look.keys: compose(BODIES[0], look.look).by_the_face for look in every}
+    told = {look.keys for look in search.best(10_000, Wish(by_the_face=frozenset({"coral"})))}
+    assert told == {keys for keys, colour in face.items() if colour == "coral"}
+    assert 0 < len(told) < len(face)
+
+
 def test_the_dial_makes_looks_less_alike() -> None:
     draw = random.Random(12)
     pieces = [

@@ -10,10 +10,10 @@ import numpy as np
 from numpy.typing import NDArray
 
 from craft.cloth import Piece
-from craft.cloth.colour import chroma
+from craft.cloth.colour import ANSWERS, chroma, difference
 from craft.cloth.piece import colour_of, is_metal
 from craft.look.readings import DETAIL
-from craft.search.wardrobe import Family
+from craft.search.wardrobe import Chosen, Family
 from craft.search.worn import AXES
 
 #: A piece from this much detail on, or in a colour of this chroma, is a statement (detail of readings.py; OKLCH; W).
@@ -29,6 +29,8 @@ class Wish:
     must_not: frozenset[str] = frozenset()
     apart: frozenset[frozenset[str]] = frozenset()
     one_statement: bool = False
+    #: Colours wanted by the face: what frames it answers one of them.
+    by_the_face: frozenset[str] = frozenset()
 
     def barred(self, family: Family) -> list[Mask]:
         """Which looks of a family are not to be: masks, each over the axes that it depends on."""
@@ -40,6 +42,8 @@ class Wish:
         found.append(_into_no_boot(family))
         if self.one_statement:
             found.append(_loud(family) > 1)
+        if self.by_the_face:
+            found.append(~_framed(family, self.by_the_face))
         return [mask for mask in found if mask.any()]
 
 
@@ -105,6 +109,29 @@ def is_statement(piece: Piece) -> bool:
     detail = sum(DETAIL.get(word, 0.0) for word in words if word)
     shines = is_metal(piece) and piece.slot != "extra"
     return detail >= STATEMENT or shines or chroma(colour_of(piece)) >= LOUD
+
+
+def _framed(family: Family, wanted: frozenset[str]) -> Mask:
+    """Whether what frames the face answers a wanted colour: a scarf that says its colour, else what is outermost
+    (`Readings.by_the_face`)."""
+    found: Any = np.zeros((1,) * len(AXES), dtype=bool)
+    for axis in (AXES.index("one_piece"), AXES.index("top"), AXES.index("layer"), AXES.index("besides")):
+        colours = [_colour_at(ways, AXES[axis]) for ways in family.at(AXES[axis])]
+        there = np.array([colour is not None for colour in colours])
+        near = np.array([colour is not None and _answers(colour, wanted) for colour in colours])
+        found = np.where(along(axis, there), along(axis, near), found)
+    return np.asarray(found)
+
+
+def _colour_at(ways: Chosen, axis: str) -> str | None:
+    """The colour that a choice brings to the face; None where it leaves that to what is under it."""
+    if axis == "besides":
+        return next((way.piece.word("colour") for way in ways if way.piece.place == "scarf"), None)
+    return colour_of(ways[-1].piece) if ways else None
+
+
+def _answers(colour: str, wanted: frozenset[str]) -> bool:
+    return any(difference(colour, one) <= ANSWERS for one in wanted)
 
 
 def _loud(family: Family) -> NDArray[np.int64]:

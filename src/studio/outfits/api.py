@@ -73,7 +73,7 @@ def _ask(given: AskIn) -> Ask:
     kept = {"occasion": setting.occasion, "code": setting.code, "celsius": setting.celsius, "rain": setting.rain}
     told = {key: value for key, value in kept.items() if value not in (None, False)}
     must, must_not = (tuple(sorted(str(piece) for piece in ids)) for ids in (given.must, given.must_not))
-    return Ask(told, must, must_not, given.one_statement, given.as_if, given.dial)
+    return Ask(told, must, must_not, given.one_statement, given.as_if, given.dial, given.by_the_face or "")
 
 
 @router.post("/clients/{uuid:client_id}/outfits", response=SearchOut, exclude_none=True, by_alias=True)

@@ -7,6 +7,7 @@ from uuid import UUID
 
 from pydantic import BaseModel, Field
 
+from craft.cloth.words import COLOURS
 from craft.formats.look_form import FiledSetting
 from studio.drawings import DrawnShape
 from studio.looks.shapes import MOST_PIECES, Verdict
@@ -24,6 +25,8 @@ class AskIn(BaseModel):
     must_not: list[UUID] = Field(default=[], max_length=MOST_NAMED)
     one_statement: bool = False
     as_if: bool = False
+    #: A colour wanted by the face, by its name.
+    by_the_face: Literal[tuple(COLOURS)] | None = None  # type: ignore[valid-type]
     dial: float = Field(default=0.4, ge=0, le=1)
 
 

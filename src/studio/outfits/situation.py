@@ -39,6 +39,8 @@ class Ask:
     as_if: bool = False
     #: From the best, 0, to the most different, 1.
     dial: float = 0.4
+    #: A colour wanted by the face.
+    by_the_face: str = ""
 
     @classmethod
     def read(cls, kept: Mapping[str, Any]) -> Ask:
@@ -123,5 +125,6 @@ def situation_of(client: Client, ask: Ask) -> Situation:
             key=lambda one: (sorted(one[0]), one[1]),
         )
     )  # fmt: skip
-    wish = Wish(frozenset(ask.must), frozenset(ask.must_not), apart, ask.one_statement)
+    face = frozenset({ask.by_the_face} if ask.by_the_face else ())
+    wish = Wish(frozenset(ask.must), frozenset(ask.must_not), apart, ask.one_statement, face)
     return Situation(client, Asked(body, schools, aims, liked=liked), tuple(owned), wish, ask)

@@ -202,6 +202,7 @@
       words={briefWords}
       name={client.name}
       {titles}
+      colours={Object.fromEntries(words.colours.map(({ name, hex }) => [name, hex]))}
       onopen={() => void go("dress")}
       bind:this={searched}
     />

@@ -12,8 +12,10 @@
     outfits: Outfits;
     words: Schemas["BriefWords"];
     titles: Record<string, string>;
+    /** The colours by their names. */
+    colours: Record<string, string>;
   }
-  const { outfits, words, titles }: Props = $props();
+  const { outfits, words, titles, colours }: Props = $props();
   const wish = $derived(outfits.wish);
   const setting = $derived(wish.setting ?? {});
   const worn = (change: Partial<Setting>) =>
@@ -37,7 +39,11 @@
   ] as const;
   const out = $derived((outfits.search?.pieces ?? []).filter((piece) => piece.stays_out));
   const asked = $derived(
-    wish.must.length + wish.must_not.length > 0 || wish.one_statement || wish.as_if || !!setting.occasion,
+    wish.must.length + wish.must_not.length > 0 ||
+      wish.one_statement ||
+      wish.as_if ||
+      !!setting.occasion ||
+      !!wish.by_the_face,
   );
 </script>
 
@@ -82,6 +88,14 @@
     </label>
   </div>
   {#if airTrouble}<p id="outfits-air" role="alert" class="text-sm text-madder">{airTrouble}</p>{/if}
+  <Word
+    label="by the face"
+    value={wish.by_the_face}
+    choices={Object.keys(colours)}
+    usual="any colour"
+    swatches={colours}
+    onchange={(word) => outfits.want({ by_the_face: word as typeof wish.by_the_face })}
+  />
   <label class="mt-2 block text-sm">
     <span class="flex justify-between text-xs text-bark"
       ><span>the best</span><span>the most different</span></span
@@ -134,8 +148,14 @@
     <button
       class="quiet mt-1 text-sm"
       onclick={() =>
-        outfits.want({ must: [], must_not: [], one_statement: false, as_if: false, setting: {} as Setting })}
-      >Ask for any look again</button
+        outfits.want({
+          must: [],
+          must_not: [],
+          one_statement: false,
+          as_if: false,
+          by_the_face: null,
+          setting: {} as Setting,
+        })}>Ask for any look again</button
     >
   {/if}
 </section>
