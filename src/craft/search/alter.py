@@ -20,8 +20,9 @@ def for_the_tailor(
 
     >>> from craft.body import Measures
     >>> body = Body.of(Measures.of({"stature": 160, "crotch_height": 72}))
-    >>> round(for_the_tailor(body, Piece.of({"is": "trousers", "cut": "wide", "inseam_cm": 78, "leg_opening_cm": 56}))["inseam_cm"])
-    -8
+    >>> wide = Piece.of({"is": "trousers", "cut": "wide", "inseam_cm": 78, "leg_opening_cm": 56})
+    >>> round(for_the_tailor(body, wide)["inseam_cm"])
+    -10
     """
     found: dict[str, float] = {}
     for check in land(body, piece, shoes, schools).checks:

@@ -57,7 +57,8 @@ class FoundLook:
 class Search:
     """A wardrobe judged for a client: the sums of the rules over every look of every family.
 
-    >>> from craft.body import Measures
+    >>> from craft.body import Body, Measures
+    >>> from craft.cloth import Piece
     >>> from craft.search.wardrobe import owned_of, wardrobe_of
     >>> body = Body.of(Measures.of({"stature": 165}))
     >>> owned = owned_of((kind, Piece.of({"is": kind})) for kind in ("jeans", "tee", "loafers"))

@@ -131,8 +131,8 @@ def tabulate(
     >>> from craft.body import Measures
     >>> from craft.cloth import Piece
     >>> rack = Rack({"bottom": ((Piece.of({"is": "jeans"}),),), "top": ((Piece.of({"is": "tee"}),),)})
-    >>> [table.rule for table in tabulate(Body.of(Measures.of({"stature": 165})), rack) if table.said][:1]
-    ['volume.contrast']
+    >>> "hems.place" in {table.rule for table in tabulate(Body.of(Measures.of({"stature": 165})), rack)}
+    True
     """
     schools, aims = schools or Schools(), aims or Aims()
     client, weigh = Client(body, aims, schools), Weighing.of(schools, aims)

@@ -53,8 +53,8 @@ def misfit(body: Body, piece: Piece, shoes: WornShoes = BAREFOOT, schools: Schoo
     """The check that says a piece does not go on this body as it is, or does not stay on it; a belt takes up a little.
 
     >>> from craft.body import Measures
-    >>> body = Body.of(Measures.of({"stature": 165, "waist": 74, "hip": 100}))
-    >>> misfit(body, Piece.of({"is": "jeans", "waist_cm": 92})).key, misfit(body, Piece.of({"is": "jeans"}))
+    >>> body = Body.of(Measures.of({"stature": 165, "waist": 74, "belly": 84, "high_hip": 93, "hip": 100, "waist_height": 104}))
+    >>> misfit(body, Piece.of({"is": "jeans", "waist_cm": 106})).key, misfit(body, Piece.of({"is": "jeans"}))
     ('band', None)
     """
     landed = land(body, piece, shoes, schools)
