@@ -9,7 +9,7 @@ from dataclasses import replace
 
 from craft.body import Body, Measures
 from craft.cloth.quick import read_line
-from craft.judge import RULES, Aims, judge
+from craft.judge import Aims, judge
 from craft.look import compose
 from craft.search.crew import Asked
 from craft.search.search import Search
@@ -51,12 +51,10 @@ def _one(asked: Asked, owned: list[Owned]) -> None:
     began = time.perf_counter()
     counts, top = found.counts(), found.best(TOP)
     warm = time.perf_counter() - began
-    rule = next(one for one in RULES if one.id == "edges.proportion")
+    schools = replace(asked.schools, muted=frozenset({"edges.proportion"}))
     began = time.perf_counter()
-    found.without(rule)
-    found.counts()
+    Search(replace(asked, schools=schools), found.wardrobe, before=found).counts()
     muted = time.perf_counter() - began
-    found.with_rule(rule)
     top = next(one for one in owned if one.piece.slot == "top")
     other = [replace(one, piece=one.piece.with_(colour="teal")) if one is top else one for one in owned]
     began = time.perf_counter()

@@ -70,11 +70,17 @@ class Search:
     def __init__(
         self, asked: Asked, wardrobe: Wardrobe, progress: Progress | None = None, before: Search | None = None
     ) -> None:
-        """`before` is a search by the same rules for the same client: what hangs as it hung is not asked anew."""
+        """`before` is an earlier search for the same client: what hangs as it hung is not asked anew, nor what rules say
+        that the house followed and follows."""
         self.asked, self.wardrobe = asked, wardrobe
         self.families: list[tuple[Family, Packed]]
         racks = [family.rack for family in wardrobe.families]
-        if before is not None and before.asked == asked and not asked.liked:
+        if before is not None and before.wardrobe.families == wardrobe.families and _but_for_rules(before.asked, asked):
+            self.families = [(family, sums.copy()) for family, sums in before.families]
+            was, now = before.asked.schools.muted, asked.schools.muted
+            self._add([rule for rule in asked.rules if rule.id in now - was], -1, before.asked)
+            self._add([rule for rule in asked.rules if rule.id in was - now], 1, asked)
+        elif before is not None and before.asked == asked and not asked.liked:
             self.families = [(family, renewed(family, asked, before.families)) for family in wardrobe.families]
         else:
             self.families = list(zip(wardrobe.families, ask_all(racks, asked, asked.rules, progress), strict=True))
@@ -114,14 +120,6 @@ class Search:
         ways = self.families[place.family][0].look(place.at)
         return FoundLook(ways, score_of_rank(place.rank), verdict_of_rank(place.rank))
 
-    def without(self, rule: Rule) -> None:
-        """Take a rule out of the sums: what a house that mutes it would find."""
-        self._add((rule,), -1)
-
-    def with_rule(self, rule: Rule) -> None:
-        """Put a rule back into the sums."""
-        self._add((rule,), 1)
-
     def _outrank(self, keys: frozenset[str], rule_id: str) -> None:
         """Where all of these pieces are on, a rule speaks as it does where somebody likes the look so."""
         rules = tuple(rule for rule in self.asked.rules if rule.id == rule_id)
@@ -131,10 +129,16 @@ class Search:
                 part = [family.part(at).rack]
                 sums[np.ix_(*at)] += ask_all(part, liked, rules)[0] - ask_all(part, self.asked, rules)[0]
 
-    def _add(self, rules: Sequence[Rule], sign: int) -> None:
+    def _add(self, rules: Sequence[Rule], sign: int, asked: Asked) -> None:
+        """Put what rules say to somebody into the sums, or take it out of them."""
         racks = [family.rack for family, _ in self.families]
-        for (_, sums), more in zip(self.families, ask_all(racks, self.asked, rules), strict=True):
+        for (_, sums), more in zip(self.families, ask_all(racks, asked, rules) if rules else (), strict=False):
             sums += sign * more
+
+
+def _but_for_rules(one: Asked, other: Asked) -> bool:
+    """Whether two are asked for alike but for the rules that a house has muted."""
+    return not other.liked and replace(one, schools=replace(one.schools, muted=other.schools.muted)) == other
 
 
 def renewed(family: Family, asked: Asked, before: Sequence[tuple[Family, Packed]]) -> Packed:

@@ -8,7 +8,6 @@ from typing import Any
 
 from craft.body import Body
 from craft.cloth import Piece
-from craft.cloth.kinds import KIND
 from craft.cloth.register import formality
 from craft.fit import land
 from craft.fit.fitting import Check
@@ -142,8 +141,3 @@ def pairs(besides: list[Way]) -> Iterator[tuple[Way, Way]]:
         for other in besides[at + 1 :]:
             if one.piece.place != other.piece.place:
                 yield one, other
-
-
-def is_boot_with_shaft(piece: Piece) -> bool:
-    """Whether a leg can go into it."""
-    return KIND[piece.kind].is_boot

@@ -19,7 +19,8 @@ from craft.look.areas import Area
 from craft.look.compose import hang_bottom, hang_top
 from craft.look.readings import READINGS
 from craft.schools import Schools
-from craft.search.many import Garment, Table, Thing, pick
+from craft.search.columns import Table
+from craft.search.many import Garment, Thing, pick
 from craft.search.runs import Block, Ints, Run
 from craft.wear import BAREFOOT, WornShoes, wear_layer, wear_shoes
 

@@ -118,7 +118,8 @@ def _sums(situation: Situation, tell: _Telling) -> Search:
         if key in _held:
             _held.move_to_end(key)
             return _held[key]
-        before = next((one for one in reversed(_held.values()) if one.asked == asked), None)
+        # The newest for the same body: what is as it was there is not asked anew.
+        before = next((one for one in reversed(_held.values()) if one.asked.body == asked.body), None)
         while len(_held) >= AT_HAND:
             # Made room for first: two of the largest and a new one would be too much.
             _held.popitem(last=False)
