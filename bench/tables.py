@@ -20,7 +20,7 @@ from craft.search.worn import in_order
 from studio.people.demo_wardrobe import LINES
 
 #: Looks judged one by one and compared, of each wardrobe; and how many pieces those have.
-COMPARED, SIZES = 2000, (50, 125, 300)
+COMPARED, SIZES = 2000, (50, 150, 300)
 TOP = 50
 
 

@@ -17,6 +17,7 @@ from studio.api import api
 from studio.bodies.models import MeasuringSession
 from studio.charts.models import Chart
 from studio.fittings.models import Errand, Fitting, Trial
+from studio.outfits.models import Apart, OutfitSearch
 from studio.pictures.models import Picture
 from studio.rack.models import RackPiece
 from tests.studio.conftest import PASSWORD, House
@@ -61,6 +62,12 @@ BODIES: dict[str, Any] = {
     "/clients/{client_id}/profile": {"pieces": []},
     "/clients/{client_id}/compare": {"looks": [{"pieces": []}, {"pieces": [{"is": "jeans"}]}]},
     "/clients/{client_id}/shopping/place": {"text": "inseam 70 cm"},
+    "/clients/{client_id}/outfits": {},
+    "/clients/{client_id}/outfits/drawn": {"looks": [[{"is": "jeans"}]]},
+    "/clients/{client_id}/outfits/apart": {
+        "id": "3f0c9a52-6a1e-4b6f-9d0a-0f5b7f0a7c14",
+        "pieces": ["3f0c9a52-6a1e-4b6f-9d0a-0f5b7f0a7c15", "3f0c9a52-6a1e-4b6f-9d0a-0f5b7f0a7c16"],
+    },
     "/clients/{client_id}/looks": {"name": "Taken", "pieces": []},
     "/looks/{look_id}": {"version": 1, "name": "Taken", "pieces": []},
 }
@@ -84,6 +91,9 @@ def of_everything(house: House) -> str:
     log(house, begin(house), piece_id=tee["id"], errands=[errand()])
     send(house, f"/rack/{tee['id']}/pictures/{uuid.uuid4()}", encoded(Image.new("RGB", (40, 40))))
     keep_charts(house)
+    house.api.ask("POST", f"/clients/{house.client.id}/outfits", {})
+    pieces = sorted([tee["id"], str(uuid.uuid4())])
+    Apart.objects.create(studio=house.member.studio, client=house.client, pieces=pieces, word="Theirs")
     return look
 
 
@@ -101,6 +111,8 @@ def filled(path: str, house: House, look: str) -> str:
         "picture_id": Picture.objects.filter(client=house.client).values_list("id", flat=True)[0],
         "chart_id": Chart.objects.filter(studio=house.member.studio).values_list("id", flat=True)[0],
         "errand_id": Errand.objects.get(client=house.client).id,
+        "search_id": OutfitSearch.objects.get(client=house.client).id,
+        "apart_id": Apart.objects.get(client=house.client).id,
     }
     return re.sub(r"\{(\w+)\}", lambda found: str(ids[found[1]]), path)
 
@@ -119,7 +131,7 @@ def test_no_request_reaches_another_studios_row(method: str, path: str, house: H
 
 
 def state(house: House) -> list[Any]:
-    paths = ("", "/desk", "/sessions", "/looks", "/rack", "/fittings", "/errands")
+    paths = ("", "/desk", "/sessions", "/looks", "/rack", "/fittings", "/errands", "/outfits/remembered")
     return [house.api.ask("GET", f"/clients/{house.client.id}{path}").told for path in paths]
 
 

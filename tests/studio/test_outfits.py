@@ -135,6 +135,21 @@ def test_rejected_together_is_honoured_taken_back_and_put_back(house: House) -> 
     assert house.api.ask("POST", path, {"id": str(uuid.uuid4()), "pieces": [pair[0], pair[0]]}).status_code == 422
 
 
+def test_what_was_rejected_goes_out_and_comes_in_with_the_client_file(house: House, other: House) -> None:
+    pieces = wardrobe(house)
+    pair = [pieces["black wide trousers"], pieces["white tee"]]
+    path = f"/clients/{house.client.id}/outfits/apart"
+    house.api.ask("POST", path, {"id": str(uuid.uuid4()), "pieces": pair, "word": "not her"})
+    file = house.api.ask("GET", f"/clients/{house.client.id}/file").told
+    made = other.api.ask("POST", "/client-files", {"text": json.dumps(file)}).told["id"]
+    again = other.api.ask("GET", f"/clients/{made}/file").told
+    assert [(sorted(one["rack_at"]), one["word"]) for one in again["apart"]] == [
+        (sorted(one["rack_at"]), one["word"]) for one in file["apart"]
+    ]
+    (told,) = other.api.ask("GET", f"/clients/{made}/outfits/remembered").told["apart"]
+    assert (sorted(told["titles"]), told["word"]) == (["black wide trousers", "white tee"], "not her")
+
+
 def test_a_search_is_given_up_and_asked_again(house: House) -> None:
     wardrobe(house)
     search_id = ask(house).told["id"]

@@ -70,6 +70,13 @@ class FiledWays(_Part):
     muted: list[str] = Field(default=[], max_length=200)
 
 
+class FiledApart(_Part):
+    """Pieces that the client rejected together, by their places in the file's rack, and why in a word."""
+
+    rack_at: list[int] = Field(min_length=2, max_length=12)
+    word: Short = ""
+
+
 class ClientFile(_Part):
     """One client with everything recorded of them. Lengths are cm, times ISO 8601 with their zone."""
 
@@ -86,6 +93,7 @@ class ClientFile(_Part):
     fittings: list[FiledFitting] = Field(default=[], max_length=500)
     #: What is due of pieces that were not tried on at a fitting.
     errands: list[FiledErrand] = Field(default=[], max_length=500)
+    apart: list[FiledApart] = Field(default=[], max_length=500)
 
     @model_validator(mode="after")
     def _brought_up_to_date(self) -> ClientFile:
@@ -103,6 +111,7 @@ class ClientFile(_Part):
 
 __all__ = [
     "ClientFile",
+    "FiledApart",
     "FiledConsent",
     "FiledErrand",
     "FiledFitting",

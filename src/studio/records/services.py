@@ -21,6 +21,7 @@ from studio.fittings import filing
 from studio.fittings.models import Errand, Fitting, Trial
 from studio.looks.filing import filed_looks, restore_looks
 from studio.looks.models import Look
+from studio.outfits.filing import filed_apart, restore_apart
 from studio.people.models import Client, Member, Studio
 from studio.pictures.models import Picture
 from studio.rack import services as rack
@@ -48,6 +49,7 @@ def file_of(member: Member, client_id: Any) -> ClientFile:
         rack=[rack.filed(row) for row in hanging],
         fittings=filing.filed_of(member, client, [row.id for row in hanging]),
         errands=filing.errands_of(member, client, [row.id for row in hanging]),
+        apart=filed_apart(member, client, [row.id for row in hanging]),
     )
 
 
@@ -96,6 +98,7 @@ def client_from_file(member: Member, filed: ClientFile, *, again: bool = False) 
         restore_looks(member, client, filed.looks, hung)
         filing.restore(member, client, filed.fittings, hung)
         filing.restore_errands(member, client, filed.errands, hung, None)
+        restore_apart(member, client, filed.apart, hung)
         note(member, client, "file", content)
     return client
 

@@ -5426,6 +5426,24 @@ export interface components {
              * @default []
              */
             errands: components["schemas"]["FiledErrand"][];
+            /**
+             * Apart
+             * @default []
+             */
+            apart: components["schemas"]["FiledApart"][];
+        };
+        /**
+         * FiledApart
+         * @description Pieces that the client rejected together, by their places in the file's rack, and why in a word.
+         */
+        FiledApart: {
+            /** Rack At */
+            rack_at: number[];
+            /**
+             * Word
+             * @default
+             */
+            word: string;
         };
         /**
          * FiledConsent
