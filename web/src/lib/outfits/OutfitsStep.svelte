@@ -99,6 +99,8 @@
   }
   .panel {
     border-right: 1px solid var(--color-rule);
+    /* It is given the focus so that arrows walk the looks; nothing in it is chosen by that. */
+    outline: none;
   }
   @media (max-width: 60em) {
     .outfits {
