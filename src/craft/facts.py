@@ -23,15 +23,15 @@ class Several:
 
     def each(self, ask: Callable[..., Any], args: tuple[Any, ...]) -> Any:
         """The answers to a question asked with each of the values that are in play."""
-        raise NotImplementedError
+        raise TypeError(f"{type(self).__name__} cannot be asked a fact")
 
     def lesser(self, one: Any, two: Any) -> Any:
         """The lesser of two figures, of each of the values that are in play."""
-        raise NotImplementedError
+        raise TypeError(f"{type(self).__name__} is no figure and has no lesser")
 
     def greater(self, one: Any, two: Any) -> Any:
         """The greater of two figures, of each of the values that are in play."""
-        raise NotImplementedError
+        raise TypeError(f"{type(self).__name__} is no figure and has no greater")
 
 
 def fact(ask: Callable[P, T]) -> Callable[P, T]:

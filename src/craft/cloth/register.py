@@ -20,7 +20,7 @@ _ADDS: dict[tuple[str, str], float] = {
     ("tuck", "full"): 0.2, ("tuck", "none"): -0.2, ("tuck", "knot"): -0.5, ("tuck", "half"): -0.3,
 }  # fmt: skip
 _FLAGS = {"distressed": -0.9, "rolled": -0.3, "cuffed": -0.3}
-#: Cloth that clings on trousers is jersey: of home and sport (W).
+#: Cloth that clings on a leg is jersey: of home and sport (W).
 _JERSEY = -0.6
 #: A fade said of any zone, and denim on a piece that is not a pair of jeans (W).
 _FADED, _DENIM = -0.5, -0.8
@@ -40,7 +40,7 @@ def formality(piece: Piece) -> float:
     found += sum(by for flag, by in _FLAGS.items() if piece.flag(flag))
     if any(key == "fade" for key, _ in piece.said):
         found += _FADED
-    if "clinging" in piece.fabric and piece.kind == "trousers":
+    if "clinging" in piece.fabric and piece.row.has_legs:
         found += _JERSEY
     if "denim" in piece.fabric and piece.kind != "jeans":
         found += _DENIM
