@@ -55,8 +55,8 @@ def _one(asked: Asked, owned: list[Owned]) -> None:
     began = time.perf_counter()
     Search(replace(asked, schools=schools), found.wardrobe, before=found).counts()
     muted = time.perf_counter() - began
-    top = next(one for one in owned if one.piece.slot == "top")
-    other = [replace(one, piece=one.piece.with_(colour="teal")) if one is top else one for one in owned]
+    shirt = next(one for one in owned if one.piece.slot == "top")
+    other = [replace(one, piece=one.piece.with_(colour="teal")) if one is shirt else one for one in owned]
     began = time.perf_counter()
     Search(asked, wardrobe_of(asked.body, other), before=found).counts()
     changed = time.perf_counter() - began
