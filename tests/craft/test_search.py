@@ -13,7 +13,7 @@ import pytest
 from craft.body import Body
 from craft.cloth import Piece
 from craft.judge import RULES, judge
-from craft.look import compose
+from craft.look import Look, compose
 from craft.schools import POSITIONS, Schools
 from craft.search import crew
 from craft.search.alter import for_the_tailor
@@ -214,6 +214,17 @@ def test_what_frames_the_face_is_in_a_wanted_colour() -> None:
     told = {look.keys for look in search.best(10_000, Wish(by_the_face=frozenset({"coral"})))}
     assert told == {keys for keys, colour in face.items() if colour == "coral"}
     assert 0 < len(told) < len(face)
+
+
+def test_a_look_is_judged_alike_whichever_equal_piece_was_worn_before() -> None:
+    """Pieces are values: what is kept of an equal one that was worn before must not change what is said."""
+    described = [{"is": "dungarees"}, {"is": "tee", "tuck": "full"}, {"is": "loafers"}]
+    first, again = (judge(compose(BODIES[0], Look.of(described))) for _ in range(2))
+    assert first == again
+    dress = [{"is": "dress", "fit": "tight", "hem": "mid_thigh"}]
+    compose(BODIES[0], Look.of(dress))
+    alone = compose(BODIES[0], Look.of(dress))
+    assert {"volume.dress"} <= {finding.rule for finding in judge(alone).findings}
 
 
 def test_the_dial_makes_looks_less_alike() -> None:

@@ -55,7 +55,7 @@ def collar(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 def hem(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A hem that shows a little below the top over it is meant; one that hangs far out is a second edge."""
     tops, top = outfit.look.all("top"), outfit.top
-    if len(tops) < 2 or top is None or top.tucked or top.piece is tops[0]:
+    if len(tops) < 2 or top is None or top.tucked or top.piece == tops[0]:
         return
     below = top.hem.cm - wear_top(outfit.body, tops[0], outfit.lift, None).hem.cm
     held, where = Figure("hem below the one over it", below, SHOWS_TO), ("hip", top.hem.cm)

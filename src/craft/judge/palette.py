@@ -271,7 +271,12 @@ def _is_navy(colour: str) -> bool:
 def kin(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Colours that go together though they are not near: one hue in two depths, neighbours, a warm tone with navy, earth with white."""
     top, bottom = outfit.top, outfit.bottom
-    if top is None or bottom is None or top.piece is bottom.piece or difference(top.colour, bottom.colour) <= ANSWERS:
+    if (
+        top is None
+        or bottom is None
+        or top.piece.slot == bottom.piece.slot
+        or difference(top.colour, bottom.colour) <= ANSWERS
+    ):
         return
     found = _kin(top.colour, bottom.colour)
     if found is not None:
@@ -285,7 +290,7 @@ def kin(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 def again(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A layer's colour that comes back below holds what is between."""
     layer, top, bottom = outfit.outer, outfit.top, outfit.bottom
-    if layer is None or top is None or bottom is None or top.piece is bottom.piece:
+    if layer is None or top is None or bottom is None or top.piece.slot == bottom.piece.slot:
         return
     apart = difference(layer.colour, bottom.colour)
     if apart <= TONE and difference(top.colour, layer.colour) > ANSWERS:

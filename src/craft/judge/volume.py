@@ -179,7 +179,7 @@ def tuck_bulk(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 def dress(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A dress that is skin-tight from shoulder to hem and short leaves nothing to ease."""
     top, bottom = outfit.top, outfit.bottom
-    if top is None or bottom is None or outfit.layers or top.piece is not bottom.piece:
+    if top is None or bottom is None or outfit.layers or top.piece.slot != bottom.piece.slot:
         return
     short = bottom.hem.cm - outfit.at("knee")
     if most(top.volume, bottom.volume) <= CLOSE.of(outfit) and top.fit == "tight" and short > 0:

@@ -211,7 +211,7 @@ class Readings:
         """Where the eye sees the figure divide: the band where it shows, else the top's hem."""
         if self.bottom is None:
             return None
-        if self.one_piece is not None and self.one_piece is not self.bottom.piece and self.top is not None:
+        if self.one_piece is not None and self.bottom.piece.slot != "one_piece" and self.top is not None:
             # A dress over trousers divides where a dress does.
             return self.body.height("waist") + self.shoes.lift
         band = self.bottom.waistband.cm
