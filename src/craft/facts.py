@@ -49,6 +49,16 @@ def fact(ask: Callable[P, T]) -> Callable[P, T]:
     return asked
 
 
+def in_words(ask: Callable[P, str]) -> Callable[P, str]:
+    """A function of figures whose answer is only read in a sentence: of several at once nobody reads it."""
+
+    @wraps(ask)
+    def asked(*args: P.args, **kwargs: P.kwargs) -> str:
+        return "" if any(isinstance(arg, Several) for arg in args) else ask(*args, **kwargs)
+
+    return asked
+
+
 def least(*figures: float) -> float:
     """The least of some figures: of many looks at once too, where `min` would have to decide for one.
 

@@ -50,9 +50,6 @@ def _print(results: list[Result], unknown: list[str], *, as_json: bool) -> None:
         "reason_agreement": round(sum(r["reason_agrees"] for r in reasoned) / len(reasoned), 3) if reasoned else None,
         "not_yet_judged": len(unknown),
     }
-    lines = sum(len(result.get("unanswered", ())) for result in results)
-    if lines:
-        last["lines_unanswered"] = lines
     if as_json:
         for result in results:
             print(json.dumps(result))
@@ -62,8 +59,6 @@ def _print(results: list[Result], unknown: list[str], *, as_json: bool) -> None:
         if not result["agrees"] or not result.get("reason_agrees", True):
             got = {key: value for key, value in result.items() if key not in ("id", "form")}
             print(f"{result['id']:36} {result['form']:11} {json.dumps(got)}")
-        elif "unanswered" in result:
-            print(f"{result['id']:36} {result['form']:11} unanswered yet: {', '.join(result['unanswered'])}")
     for line in unknown:
         print(f"not yet judged: {line}")
     print(json.dumps(last))

@@ -31,6 +31,8 @@ BEFORE_STYLE = ("uniform", "protective", "religious")
 BLACK = 0.32
 #: How far from ease the air may be, °C (W: what a collar, a cuff and a walk make up for).
 BEARABLE = Border("bearable", "The air may be so far from ease", 4.0, 1.0, 8.0, "°C")
+#: What each °C colder than is bearable weighs: as far again decides whatever else is good (W).
+COLDER = 0.0625
 #: Cloth up to this full presses, and from the second it leaves room (0 to 4); a heel from so many cm tires (W).
 PRESSES, ROOMY, TIRES = 0.6, 1.5, 6.0
 #: Air up to which a room is cold, °C (W).
@@ -91,14 +93,20 @@ def comfort(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield pro(0.2, "skims", where, "Room to move", "There is room to move, on a heel that can be walked in.", held)
 
 
-@rule("register.before", reads=("heel",), speaks_to=lambda of: of.aims.setting.asks in BEFORE_STYLE)
+@rule("register.before", reads=("heel",), by_setting=True, speaks_to=lambda of: of.aims.setting.asks in BEFORE_STYLE)
 def before_style(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A code for work or faith comes before style."""
     text = f"{said(aims.setting.asks or '').capitalize()} clothing comes before style here: its code is kept first."
     yield warn("dress_code", ("whole", outfit.at("bust")), "The code comes first", text)
 
 
-@rule("register.code", looks_at=SAYS_SO, reads=("formality",), speaks_to=lambda of: of.aims.setting.asks in CODES)
+@rule(
+    "register.code",
+    looks_at=SAYS_SO,
+    reads=("formality",),
+    by_setting=True,
+    speaks_to=lambda of: of.aims.setting.asks in CODES,
+)
 def code(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """The dress code of where it is worn: kept, too casual or too formal."""
     asks = aims.setting.asks
@@ -119,7 +127,7 @@ def code(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield pro(0.2, "dress_code", where, "Keeps the dress code", f"It keeps what {asks} asks.", held)
 
 
-@rule("register.black", reads=("areas",), speaks_to=lambda of: of.aims.setting.asks == "black")
+@rule("register.black", reads=("areas",), by_setting=True, speaks_to=lambda of: of.aims.setting.asks == "black")
 def black(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A code that asks for black: the lightest large area decides."""
     lightest = max(outfit.areas, key=lambda area: area.lightness, default=None)
@@ -138,6 +146,7 @@ def black(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     looks_at=BASE,
     reads=("insulation", "insulation_without_layers", "heel"),
     borders=(BEARABLE,),
+    by_setting=True,
     speaks_to=lambda of: of.aims.setting.celsius is not None,
 )
 def weather(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
@@ -151,7 +160,7 @@ def weather(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     held, air = Figure("at ease from", coolest, celsius, "°C"), f"{celsius:.0f} °C"
     if celsius < coolest - bearable:
         text = f"{how} this is enough down to about {coolest:.0f} °C, and it is {air}: add a layer."
-        weight = least(0.6, 0.25 + 0.04 * (coolest - bearable - celsius))
+        weight = least(0.6, 0.25 + COLDER * (coolest - bearable - celsius))
         yield con(weight, "too_cold", where, "Not warm enough", text, held)
     elif celsius > warmest + bearable:
         text = f"{how}, even without a layer, this is right at about {warmest:.0f} °C, and it is {air}."
@@ -168,6 +177,7 @@ def weather(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     "register.cold_room",
     looks_at=("top", "layer"),
     reads=("heel",),
+    by_setting=True,
     speaks_to=lambda of: of.aims.setting.celsius is not None and not of.aims.setting.outdoors,
 )
 def cold_room(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
@@ -181,7 +191,7 @@ def cold_room(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield pro(0.06, "warmth_fits", where, "Sleeve for a cold room", text, held)
 
 
-@rule("register.rain", looks_at=("shoes",), speaks_to=lambda of: of.aims.setting.rain)
+@rule("register.rain", looks_at=("shoes",), by_setting=True, speaks_to=lambda of: of.aims.setting.rain)
 def rain(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Rain goes into an open shoe."""
     shoes = outfit.shoes
@@ -192,7 +202,13 @@ def rain(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield con(0.3, "rain", where, "Open to the rain", text, held)
 
 
-@rule("register.wet_hem", looks_at=("bottom", "one_piece"), reads=("heel",), speaks_to=lambda of: of.aims.setting.rain)
+@rule(
+    "register.wet_hem",
+    looks_at=("bottom", "one_piece"),
+    reads=("heel",),
+    by_setting=True,
+    speaks_to=lambda of: of.aims.setting.rain,
+)
 def wet_hem(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A hem near wet ground draws the water up."""
     bottom = outfit.bottom

@@ -44,6 +44,12 @@ class Asked:
         return replace(self.aims, liked=self.aims.liked | liked) if liked else self.aims
 
 
+#: Aims and the rules that are asked for them.
+Question = tuple[Aims, Sequence[Rule]]
+#: One rule asked of one rack for one question, by their numbers.
+_Step = tuple[int, int, Rule]
+
+
 @dataclass(frozen=True)
 class _Errand:
     """What a process is told: everything that can be sent to one."""
@@ -51,62 +57,91 @@ class _Errand:
     racks: tuple[Rack, ...]
     measures: Measures
     schools: Schools
-    aims: Aims
-    #: Where its sums are, rack by rack.
-    sums: tuple[str, ...]
+    #: The aims of each question.
+    aims: tuple[Aims, ...]
+    #: Where its sums are, question by question, rack by rack.
+    sums: tuple[tuple[str, ...], ...]
 
 
 def ask_all(
     racks: Sequence[Rack], asked: Asked, rules: Sequence[Rule], progress: Progress | None = None
 ) -> list[Packed]:
     """What the rules come to for every look of each rack."""
-    if sum(rack.size for rack in racks) >= SIDE_BY_SIDE and len(rules) > 1:
-        return _side_by_side(racks, asked, rules, progress)
-    found, done = [], 0
-    for rack in racks:
-        sums, kept = np.zeros(rack.shape, dtype=np.int32), Hung()
+    return ask_each(racks, asked, [(asked.aims, rules)], progress)[0]
 
-        def tables(rack: Rack = rack, kept: Hung = kept) -> Iterator[Table]:
+
+def ask_each(
+    racks: Sequence[Rack], asked: Asked, questions: Sequence[Question], progress: Progress | None = None
+) -> list[list[Packed]]:
+    """What the rules of each question come to, for every look of each rack: what is worn is hung once for all questions."""
+    steps = [
+        (rack, question, rule)
+        for rack in range(len(racks))
+        # The widest rules first, for they take longest.
+        for question, (_, rules) in enumerate(questions)
+        for rule in sorted(rules, key=lambda rule: -len(rule.places))
+    ]
+    if sum(rack.size for rack in racks) >= SIDE_BY_SIDE and len(steps) > len(racks):
+        return _side_by_side(racks, asked, questions, steps, progress)
+    found = [[np.zeros(rack.shape, dtype=np.int32) for rack in racks] for _ in questions]
+    hung: dict[int, Hung] = {}
+    done = 0
+    for number, group in groupby(steps, key=lambda step: step[:2]):
+        rack, question = number
+        if rack not in hung:
+            hung = {rack: Hung()}
+
+        def tables(rules: list[Rule], rack: Rack, aims: Aims, kept: Hung) -> Iterator[Table]:
             nonlocal done
             for rule in rules:
-                yield from tabulate(asked.body, rack, asked.schools, asked.aims, (rule,), kept)
+                yield from tabulate(asked.body, rack, asked.schools, aims, (rule,), kept)
                 done += 1
                 if progress is not None:
-                    progress(done / (len(rules) * len(racks) + 1))
+                    progress(done / (len(steps) + 1))
 
-        add_up(tables(), sums)
-        found.append(sums)
+        rules = [rule for *_, rule in group]
+        add_up(tables(rules, racks[rack], questions[question][0], hung[rack]), found[question][rack])
     return found
 
 
 def _side_by_side(
-    racks: Sequence[Rack], asked: Asked, rules: Sequence[Rule], progress: Progress | None
-) -> list[Packed]:
+    racks: Sequence[Rack],
+    asked: Asked,
+    questions: Sequence[Question],
+    steps: Sequence[_Step],
+    progress: Progress | None,
+) -> list[list[Packed]]:
     """The same by several processes, each with sums of its own."""
     context = multiprocessing.get_context("spawn")
     width = np.dtype(np.int32).itemsize
-    held = [[SharedMemory(create=True, size=rack.size * width) for rack in racks] for _ in range(HANDS)]
+    held = [
+        [[SharedMemory(create=True, size=rack.size * width) for rack in racks] for _ in questions] for _ in range(HANDS)
+    ]
     waiting, told = context.Queue(), context.Queue()
-    # By rack, for what is hung for one is not needed for the next; the widest rules first, for they take longest.
-    for number in range(len(racks)):
-        for rule in sorted(rules, key=lambda rule: -len(rule.places)):
-            waiting.put((number, rule.id))
+    # By rack, for what is hung for one is not needed for the next.
+    for rack, question, rule in steps:
+        waiting.put((rack, question, rule.id))
     for _ in range(HANDS):
         waiting.put(None)
+    aims = tuple(one for one, _ in questions)
     hands = []
     for own in held:
-        errand = _Errand(tuple(racks), asked.body.measures, asked.schools, asked.aims, tuple(one.name for one in own))
+        names = tuple(tuple(one.name for one in of) for of in own)
+        errand = _Errand(tuple(racks), asked.body.measures, asked.schools, aims, names)
         hands.append(context.Process(target=_ask, args=(errand, waiting, told), daemon=True))
     try:
         for hand in hands:
             hand.start()
-        _wait(hands, told, len(rules) * len(racks), progress)
-        return [_sum(rack, [own[number] for own in held]) for number, rack in enumerate(racks)]
+        _wait(hands, told, len(steps), progress)
+        return [
+            [_sum(rack, [own[question][number] for own in held]) for number, rack in enumerate(racks)]
+            for question in range(len(questions))
+        ]
     finally:
         for hand in hands:
             hand.terminate()
             hand.join()
-        for one in (one for own in held for one in own):
+        for one in (one for own in held for of in own for one in of):
             one.close()
             one.unlink()
 
@@ -136,22 +171,26 @@ def _wait(hands: list[Any], told: Any, rules: int, progress: Progress | None) ->
 def _ask(errand: _Errand, waiting: Any, told: Any) -> None:
     """What a process does: take rules until none waits, and add up what they say."""
     body, known = Body.of(errand.measures), {rule.id: rule for rule in RULES}
-    held = [SharedMemory(name=name) for name in errand.sums]
-    for number, rules in _by_rack(iter(waiting.get, None)):
-        rack, kept = errand.racks[number], Hung()
+    held = [[SharedMemory(name=name) for name in of] for of in errand.sums]
+    hung: dict[int, Hung] = {}
+    for (number, question), rules in _together(iter(waiting.get, None)):
+        if number not in hung:
+            hung = {number: Hung()}
+        rack, kept = errand.racks[number], hung[number]
 
-        def tables(rack: Rack = rack, kept: Hung = kept, rules: Iterator[str] = rules) -> Iterator[Table]:
+        def tables(rack: Rack, kept: Hung, aims: Aims, rules: Iterator[str]) -> Iterator[Table]:
             for rule in rules:
-                yield from tabulate(body, rack, errand.schools, errand.aims, (known[rule],), kept)
+                yield from tabulate(body, rack, errand.schools, aims, (known[rule],), kept)
                 told.put(rule)
 
-        add_up(tables(), np.ndarray(rack.shape, dtype=np.int32, buffer=held[number].buf))
+        sums = np.ndarray(rack.shape, dtype=np.int32, buffer=held[question][number].buf)
+        add_up(tables(rack, kept, errand.aims[question], rules), sums)
     told.put(None)
-    for one in held:
+    for one in (one for of in held for one in of):
         one.close()
 
 
-def _by_rack(asked: Iterator[tuple[int, str]]) -> Iterator[tuple[int, Iterator[str]]]:
-    """Rules as they are taken, those of one rack together."""
-    for number, group in groupby(asked, key=lambda one: one[0]):
-        yield number, (rule for _, rule in group)
+def _together(asked: Iterator[tuple[int, int, str]]) -> Iterator[tuple[tuple[int, int], Iterator[str]]]:
+    """Rules as they are taken, those of one rack and one question together."""
+    for number, group in groupby(asked, key=lambda one: one[:2]):
+        yield number, (rule for *_, rule in group)

@@ -17,6 +17,7 @@ from __future__ import annotations
 import operator
 from collections.abc import Callable
 from functools import partial
+from math import prod
 from typing import Any, NoReturn
 
 import numpy as np
@@ -355,7 +356,7 @@ def _each(run: Run, ask: Callable[..., Any], args: tuple[Any, ...]) -> Any:
     code: Any = np.zeros((1,) * len(run.block), dtype=np.intp)
     for held, of in zip(numbers, values, strict=True):
         code = code * len(of) + held
-    used, where = np.unique(code, return_inverse=True)
+    used, where = _numbered(code, prod(map(len, values)))
     read = []
     for one in used.tolist():
         chosen = []
@@ -365,6 +366,16 @@ def _each(run: Run, ask: Callable[..., Any], args: tuple[Any, ...]) -> Any:
         left = iter(reversed(chosen))
         read.append(ask(*(next(left) if isinstance(arg, Word | Number) else arg for arg in several)))
     return pick(run, where.reshape(code.shape), Column(read))
+
+
+def _numbered(code: Ints, different: int) -> tuple[Ints, Ints]:
+    """The different codes, and which of them each is."""
+    if different > code.size:
+        used, where = np.unique(code, return_inverse=True)
+        return used, where
+    there = np.zeros(different, dtype=bool)
+    there[code] = True
+    return np.flatnonzero(there), (np.cumsum(there) - 1)[code]
 
 
 def _of_one(run: Run, ask: Callable[..., Any], args: list[Any], word: Word) -> Any:

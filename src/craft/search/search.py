@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections import Counter
+from collections.abc import Iterable, Sequence
 from dataclasses import dataclass, replace
 from typing import Any
 
@@ -68,12 +69,20 @@ class Search:
     """
 
     def __init__(
-        self, asked: Asked, wardrobe: Wardrobe, progress: Progress | None = None, before: Search | None = None
+        self,
+        asked: Asked,
+        wardrobe: Wardrobe,
+        progress: Progress | None = None,
+        before: Search | None = None,
+        sums: list[tuple[Family, Packed]] | None = None,
     ) -> None:
         """`before` is an earlier search for the same client: what hangs as it hung is not asked anew, nor what rules say
-        that the house followed and follows."""
+        that the house followed and follows. `sums` are what the rules came to where that is known."""
         self.asked, self.wardrobe = asked, wardrobe
         self.families: list[tuple[Family, Packed]]
+        if sums is not None:
+            self.families = sums
+            return
         racks = [family.rack for family in wardrobe.families]
         if before is not None and before.wardrobe.families == wardrobe.families and _but_for_rules(before.asked, asked):
             self.families = [(family, sums.copy()) for family, sums in before.families]
@@ -84,8 +93,22 @@ class Search:
             self.families = [(family, renewed(family, asked, before.families)) for family in wardrobe.families]
         else:
             self.families = list(zip(wardrobe.families, ask_all(racks, asked, asked.rules, progress), strict=True))
-        for keys, rule in asked.liked:
+        self.outrank_liked()
+
+    def outrank_liked(self) -> None:
+        """What somebody likes in spite of a rule outranks it, where all of the pieces are on."""
+        for keys, rule in self.asked.liked:
             self._outrank(keys, rule)
+
+    def with_all(self, keys: Iterable[str]) -> Search:
+        """The part of the search in which all of these pieces are on."""
+        listed = list(keys)
+        sums = [
+            (family.part(at), numbers[np.ix_(*at)])
+            for family, numbers in self.families
+            for at in family.with_all(listed)
+        ]
+        return Search(self.asked, self.wardrobe, sums=sums)
 
     def counts(self, wish: Wish | None = None) -> Counts:
         """How many looks there are and how many work, in all and with each piece."""
@@ -114,6 +137,19 @@ class Search:
         places.sort(key=lambda place: place.order)
         chosen = different(places[:CANDIDATES], [family for family, _ in self.families], many, dial)
         return [self.found(place) for place in chosen]
+
+    def few(self, many: int, wish: Wish | None = None, but: frozenset[str] = frozenset()) -> list[FoundLook]:
+        """A few of the best looks that share as few pieces as can be, but for some that all have: quick, to show."""
+        left = [self.found(place) for place in best(self.families, wish or Wish(), FEW * FEW * many)]
+        left = [look for look in left if look.verdict == "works"]
+        chosen: list[FoundLook] = []
+        used: Counter[str] = Counter()
+        while left and len(chosen) < many:
+            next_one = min(left, key=lambda look: sum(used[key] for key in look.keys))
+            used.update(key for key in next_one.keys if key not in but)
+            chosen.append(next_one)
+            left.remove(next_one)
+        return chosen
 
     def found(self, place: Place) -> FoundLook:
         """The look at a place."""

@@ -19,7 +19,7 @@ from numpy.typing import NDArray
 from craft.body import Body
 from craft.judge import RULES, Aims, Rule
 from craft.judge.finding import Finding
-from craft.judge.judgement import ALONE, DECIDES, Verdict, Weighing, net_from, score_of_net, verdict_of
+from craft.judge.judgement import ALONE, DECIDES, STEEP, Verdict, Weighing, net_from, score_of_net, verdict_of
 from craft.judge.rule import Client
 from craft.schools import Schools
 from craft.search.many import Number
@@ -206,6 +206,12 @@ def works(numbers: Packed) -> NDArray[np.bool_]:
 
 #: The least balance that works, that is not against, and that outweighs a finding that decides.
 NET_WORKS, NET_FAILS, NET_UNLESS = net_from("works"), net_from("fails"), net_from("unless")
+
+
+def scores(numbers: Packed) -> NDArray[np.float32]:
+    """The score of looks in which nothing decides: their number is the balance itself."""
+    found = 1 / (1 + np.exp(np.float32(-STEEP / 4000) * numbers.astype(np.float32)))
+    return np.asarray(found, dtype=np.float32)
 
 
 def order_of(numbers: Packed) -> NDArray[np.int64]:

@@ -124,6 +124,19 @@ def wardrobe_of(
     6
     """
     schools = schools or Schools()
+    kept, out = wearable(body, owned, schools, as_if=as_if)
+    for breadth in breadths:
+        families = tuple(families_of(body, kept, schools, breadth))
+        if sum(family.size for family in families) <= most:
+            break
+    return Wardrobe(families, breadth, out)
+
+
+def wearable(
+    body: Body, owned: Iterable[Owned], schools: Schools, *, as_if: bool = False
+) -> tuple[list[Owned], dict[str, str]]:
+    """The pieces that looks are made of, and why each of the others stays out; of swimwear and of what is worn beneath no
+    look is made here."""
     out: dict[str, str] = {}
     kept: list[Owned] = []
     for one in owned:
@@ -134,14 +147,33 @@ def wardrobe_of(
             out[one.key] = one.away
         elif one.piece.slot != "swim" and one.piece.place not in BENEATH:
             kept.append(one)
-    for breadth in breadths:
-        families = tuple(_families(body, kept, schools, breadth))
-        if sum(family.size for family in families) <= most:
-            break
-    return Wardrobe(families, breadth, out)
+    return kept, out
 
 
-def _families(body: Body, owned: list[Owned], schools: Schools, breadth: Breadth) -> Iterable[Family]:
+def families_adding(
+    body: Body, owned: list[Owned], added: Iterable[Owned], schools: Schools, breadth: Breadth
+) -> Iterator[tuple[str, Family]]:
+    """The looks with exactly one of the added pieces, by the axis on which it is worn. On the axis of what is worn besides the
+    first choice is none, to hold against."""
+    added = list(added)
+    new = {one.key for one in added}
+    for family in families_of(body, [*owned, *added], schools, breadth):
+        has = {axis: [any(way.key in new for way in one) for one in family.at(axis)] for axis in AXES}
+        for there in AXES:
+            chosen = {
+                axis: tuple(
+                    one for one, is_new in zip(family.at(axis), has[axis], strict=True) if is_new is (axis == there)
+                )
+                for axis in AXES
+            }
+            if there == "besides" and chosen[there]:
+                chosen[there] = ((), *chosen[there])
+            if all(chosen.values()):
+                yield there, Family(family.name, chosen)
+
+
+def families_of(body: Body, owned: list[Owned], schools: Schools, breadth: Breadth) -> Iterator[Family]:
+    """The families of looks that some pieces can make, as broadly as is said."""
     boots = any(one.piece.row.is_boot for one in owned)
     ways: dict[str, list[Way]] = {}
     for one in owned:

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections import Counter
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
 from typing import Any
 
@@ -12,7 +13,8 @@ from numpy.typing import NDArray
 from craft.cloth.colour import SAME, difference
 from craft.cloth.piece import colour_of
 from craft.judge.aims import Setting
-from craft.search.crew import Asked, Progress
+from craft.judge.rule import Client, Rule
+from craft.search.crew import Asked, Progress, ask_each
 from craft.search.search import FoundLook, Search
 from craft.search.tables import net_of, order_of, works
 from craft.search.wardrobe import Wardrobe
@@ -30,6 +32,32 @@ class Day:
     share: float = 100.0
 
 
+def on_a(day: Day, asked: Asked) -> Asked:
+    """The same asked for a kind of day."""
+    return replace(asked, aims=replace(asked.aims, setting=day.setting))
+
+
+def by_day(asked: Asked, wardrobe: Wardrobe, days: Sequence[Day], progress: Progress | None = None) -> Iterator[Search]:
+    """A search for each kind of day: what most rules say is asked once, and what rules of setting say once a day."""
+    if len(days) == 1:
+        yield Search(on_a(days[0], asked), wardrobe, progress)
+        return
+    plain = tuple(rule for rule in asked.rules if not rule.by_setting)
+    setting = tuple(rule for rule in asked.rules if rule.by_setting)
+    on = [on_a(day, asked) for day in days]
+    questions = [(asked.aims, plain), *((one.aims, _speaking(setting, one)) for one in on)]
+    common, *own = ask_each([family.rack for family in wardrobe.families], asked, questions, progress)
+    for one, more in zip(on, own, strict=True):
+        sums = [a + b for a, b in zip(common, more, strict=True)]
+        search = Search(one, wardrobe, sums=list(zip(wardrobe.families, sums, strict=True)))
+        search.outrank_liked()
+        yield search
+
+
+def _speaking(rules: Sequence[Rule], asked: Asked) -> tuple[Rule, ...]:
+    return tuple(rule for rule in rules if rule.speaks_to(Client(asked.body, asked.aims, asked.schools)))
+
+
 class Week:
     """Searches of one wardrobe, a kind of day each."""
 
@@ -40,11 +68,8 @@ class Week:
         days: tuple[Day, ...] = (Day(Setting()),),
         progress: Progress | None = None,
     ) -> None:
-        self.days = days
-        self.searches = [
-            Search(replace(asked, aims=replace(asked.aims, setting=day.setting)), wardrobe, progress) for day in days
-        ]
-        self.wardrobe = wardrobe
+        self.days, self.wardrobe = days, wardrobe
+        self.searches = list(by_day(asked, wardrobe, days, progress))
 
     def _weighed(self, number: int) -> tuple[NDArray[Any], NDArray[np.bool_]]:
         """Of every look of a family, its balance over the week, and whether it works on any of its days."""

@@ -85,13 +85,57 @@ class Wardrobe:
 
     def hung(self, what: Any, axes: tuple[int, ...], hang: Callable[..., Any]) -> tuple[Ints, Table]:
         """Something worn, numbered for every choice on the axes that it depends on; kept by what it is."""
+        return self._once(what, axes, lambda chosen: self._hang(axes, chosen, hang))
+
+    def hung_top(
+        self, axes: tuple[int, ...], below: tuple[Ints, Table], hang: Callable[..., Any]
+    ) -> tuple[Ints, Table]:
+        """The tops over what is worn below (numbered over bottom, one-piece and shoes). A top hangs from no more of that than
+        its band, and from no more of the shoes than their lift: it is hung once for each that differ."""
+        return self._once("top", axes, lambda chosen: self._hang_tops(chosen, below, hang))
+
+    def _once(
+        self, what: Any, axes: tuple[int, ...], make: Callable[[tuple[Any, ...]], tuple[Ints, Table]]
+    ) -> tuple[Ints, Table]:
         if what in self._hung:
             return self._hung[what]
         chosen = tuple(self.rack.at(AXES[axis]) for axis in axes)
         if (what, chosen) not in self._kept:
-            self._kept[what, chosen] = self._hang(axes, chosen, hang)
+            self._kept[what, chosen] = make(chosen)
         found = self._hung[what] = self._kept[what, chosen]
         return found
+
+    def _hang_tops(
+        self, chosen: tuple[Any, ...], below: tuple[Ints, Table], hang: Callable[..., Any]
+    ) -> tuple[Ints, Table]:
+        bottoms, wholes, tops, shoes = chosen
+        numbers, table = below
+        numbers = numbers.reshape(len(bottoms), len(wholes), len(shoes))
+        lifts = [self.shoes(choice).lift for choice in shoes]
+        bands = [None if worn is None else worn.waistband for worn in table.values]
+        keys: dict[Any, int] = {}
+        first: list[tuple[int, int, int]] = []
+        alike = np.empty(numbers.shape, dtype=np.intp)
+        for at in np.ndindex(*numbers.shape):
+            key = (bool(bottoms[at[0]]), at[1], lifts[at[2]], bands[numbers[at]])
+            if key not in keys:
+                keys[key] = len(first)
+                first.append(at)
+            alike[at] = keys[key]
+        found: dict[int, int] = {}
+        values: list[Any] = []
+        hung = np.empty((len(first), len(tops)), dtype=np.intp)
+        for row, (bottom, whole, shoe) in enumerate(first):
+            for column, top in enumerate(tops):
+                worn = hang(
+                    bottoms[bottom], wholes[whole], top, lifts[shoe], table.values[numbers[bottom, whole, shoe]]
+                )
+                if id(worn) not in found:
+                    found[id(worn)] = len(values)
+                    values.append(worn)
+                hung[row, column] = found[id(worn)]
+        spread = np.moveaxis(hung[alike], -1, 2)
+        return spread.reshape(len(bottoms), len(wholes), len(tops), len(shoes), 1, 1), Table(values)
 
     def _hang(self, axes: tuple[int, ...], chosen: tuple[Any, ...], hang: Callable[..., Any]) -> tuple[Ints, Table]:
         shape = [len(choices) for choices in chosen]
@@ -215,11 +259,12 @@ class ManyOutfit(Outfit):
         """What is seen above: the top, or the upper part of what covers both."""
         house = self._wardrobe
 
-        def hang(bottom: Choice, whole: Choice, top: Choice, shoes: Choice) -> Any:
-            look, on = in_order((*bottom, *whole, *top)), house.shoes(shoes)
-            return hang_top(house.body, look, on.lift, hang_bottom(house.body, look, on, house.schools))
+        def hang(bottom: Choice, whole: Choice, top: Choice, lift: float, below: Any) -> Any:
+            return hang_top(house.body, in_order((*bottom, *whole, *top)), lift, below)
 
-        numbers, table = house.hung("top", axes, hang)
+        bottom, one_piece, _, shoes = axes
+        below = house.hung("bottom", (bottom, one_piece, shoes), self._hang_bottom)
+        numbers, table = house.hung_top(axes, below, hang)
         if whole is None:
             return Thing(self._run, numbers, table, whole=True, piece=own)
         seen = pick(self._run, self._run.of_block(numbers), table.column("slot", lambda worn: worn.piece.slot))

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from bisect import bisect_right
 
-from craft.facts import fact
+from craft.facts import in_words
 
 #: Bust girth of a top over the body's, by fit word; and the words' borders half-way between.
 #: The trade's fit classes for wovens and knits: about 2 cm (fitted), 6 (skimming), 13
@@ -50,7 +50,7 @@ def leg_volume(ease: float) -> float:
     return _between(_LEG_POINTS, ease)
 
 
-@fact
+@in_words
 def fit_word(volume: float) -> str:
     """The fit word nearest to a volume.
 

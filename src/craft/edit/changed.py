@@ -1,0 +1,98 @@
+"""What changed since last time: the whole rack landed anew on the body as it is now, beside how it landed then."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+
+from craft.body import Body
+from craft.cloth import Piece
+from craft.edit.gaps import outfits
+from craft.edit.orphans import altered
+from craft.edit.sorting import MOST_ALTERED
+from craft.search.crew import Asked, Progress
+from craft.search.search import Search
+from craft.search.wardrobe import Breadth, Wardrobe, families_of, wearable
+from craft.search.ways import Owned, misfit
+from craft.search.wish import Wish
+
+BREADTH = Breadth(0, 1, every_way=False)
+
+
+@dataclass(frozen=True, slots=True)
+class ChangedPiece:
+    """A piece that fits otherwise than it did: what is said against it then and now (empty: it fits), and the figure that a tailor
+    changes to save it, by how many cm."""
+
+    key: str
+    then: str
+    now: str
+    saved_by: tuple[str, float] | None = None
+
+    @property
+    def is_lost(self) -> bool:
+        """Whether it fitted and does not any more."""
+        return not self.then and bool(self.now)
+
+
+@dataclass(frozen=True)
+class Changed:
+    """What a change of body did to a wardrobe: the pieces that fit otherwise, and how many outfits work, then, now, and with what a
+    tailor can save."""
+
+    pieces: tuple[ChangedPiece, ...]
+    then: int
+    now: int
+    saved: int
+
+
+def changed(
+    asked: Asked, before: Body, owned: Sequence[Owned], wish: Wish | None = None, progress: Progress | None = None
+) -> Changed:
+    """Land a wardrobe on the body of `asked` and on an earlier one, and tell the difference."""
+    pieces, saved = [], []
+    for one in owned:
+        then, now = (_against(one, body, asked) for body in (before, asked.body))
+        way, piece = _saved(asked, one) if now else (None, one.piece)
+        saved.append(replace(one, piece=piece))
+        if then != now:
+            pieces.append(ChangedPiece(one.key, then, now, way))
+    steps = _Thirds(progress)
+    was = _works(replace(asked, body=before), owned, wish, steps)
+    now_works = _works(asked, owned, wish, steps)
+    return Changed(tuple(pieces), was, now_works, _works(asked, saved, wish, steps))
+
+
+def _against(one: Owned, body: Body, asked: Asked) -> str:
+    wrong = misfit(body, one.piece, schools=asked.schools)
+    return wrong.title if wrong else ""
+
+
+def _saved(asked: Asked, one: Owned) -> tuple[tuple[str, float] | None, Piece]:
+    """The least change with which a piece fits, and the piece so; as it is where no tailor makes it good."""
+    for figure, by, piece in altered(asked, one.piece):
+        if abs(by) <= MOST_ALTERED and misfit(asked.body, piece, schools=asked.schools) is None:
+            return (figure, by), piece
+    return None, one.piece
+
+
+def _works(asked: Asked, owned: Sequence[Owned], wish: Wish | None, steps: _Thirds) -> int:
+    kept, _ = wearable(asked.body, owned, asked.schools)
+    families = tuple(
+        families_of(asked.body, [one for one in kept if one.piece.slot != "extra"], asked.schools, BREADTH)
+    )
+    search = Search(asked, Wardrobe(families, BREADTH), steps.next())
+    return sum(int((outfits(family, sums, wish or Wish())[0] > 0).sum()) for family, sums in search.families)
+
+
+class _Thirds:
+    """Progress of three searches as one."""
+
+    def __init__(self, progress: Progress | None) -> None:
+        self._progress, self._done = progress, 0
+
+    def next(self) -> Progress | None:
+        """The progress of the next search."""
+        began, progress = self._done / 3, self._progress
+        self._done += 1
+        return None if progress is None else lambda part: progress(began + part / 3)
