@@ -15,6 +15,8 @@ from pydantic import BaseModel
 
 from craft.errors import InvalidInput
 from studio.bodies.shapes import reading_out
+from studio.edit.api import sorted_out, to_buy_out
+from studio.edit.models import Sorted, ToBuy
 from studio.errors import Again, Busy, Doubtful, NoShop, Overtaken, Stale, Taken
 from studio.fittings.api import trial_out_of
 from studio.fittings.errands_api import out as errand_out
@@ -35,6 +37,8 @@ SHOWN: dict[type[Model], Callable[[MemberRequest, Any], BaseModel]] = {
     Trial: trial_out_of,
     Errand: lambda request, errand: errand_out(errand),
     Client: lambda request, client: client_out(client),
+    Sorted: lambda request, row: sorted_out(row),
+    ToBuy: lambda request, row: to_buy_out(row),
     Studio: lambda request, studio: StudioOut.model_validate(studio),
 }
 
@@ -42,7 +46,7 @@ SHOWN: dict[type[Model], Callable[[MemberRequest, Any], BaseModel]] = {
 def _stale(request: MemberRequest, error: Stale) -> dict[str, Any]:
     shown = SHOWN[type(error.current)](request, error.current)
     who = getattr(getattr(error.current, "changed_by", None), "name", None) or "Somebody"
-    current = shown.model_dump(mode="json", by_alias=True, exclude_none=isinstance(error.current, Look))
+    current = shown.model_dump(mode="json", by_alias=True, exclude_none=isinstance(error.current, Look | ToBuy))
     return {"message": f"{who} changed this meanwhile.", "current": current}
 
 

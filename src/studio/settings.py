@@ -34,6 +34,7 @@ INSTALLED_APPS = [
     "studio.pictures",
     "studio.charts",
     "studio.outfits",
+    "studio.edit",
     "studio.records",
 ]
 MIDDLEWARE = [

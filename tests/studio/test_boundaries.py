@@ -16,6 +16,7 @@ from pydantic import BaseModel
 from studio.api import api
 from studio.bodies.models import MeasuringSession
 from studio.charts.models import Chart
+from studio.edit.models import KitPiece, ToBuy
 from studio.fittings.models import Errand, Fitting, Trial
 from studio.outfits.models import Apart, OutfitSearch
 from studio.pictures.models import Picture
@@ -68,6 +69,12 @@ BODIES: dict[str, Any] = {
         "id": "3f0c9a52-6a1e-4b6f-9d0a-0f5b7f0a7c14",
         "pieces": ["3f0c9a52-6a1e-4b6f-9d0a-0f5b7f0a7c15", "3f0c9a52-6a1e-4b6f-9d0a-0f5b7f0a7c16"],
     },
+    "/clients/{client_id}/rack/lines": {"lines": [{"id": "3f0c9a52-6a1e-4b6f-9d0a-0f5b7f0a7c17", "line": "white tee"}]},
+    "/clients/{client_id}/edit/capsule": {"pieces": 8},
+    "/rack/{piece_id}/sorted": {"id": "3f0c9a52-6a1e-4b6f-9d0a-0f5b7f0a7c18", "decision": "wear"},
+    "/clients/{client_id}/buying": {"id": "3f0c9a52-6a1e-4b6f-9d0a-0f5b7f0a7c19", "piece": {"is": "belt"}},
+    "/clients/{client_id}/buying/verdict": {"piece": {"is": "belt"}},
+    "/buying/{buy_id}": {"version": 1, "when": "next"},
     "/clients/{client_id}/looks": {"name": "Taken", "pieces": []},
     "/looks/{look_id}": {"version": 1, "name": "Taken", "pieces": []},
 }
@@ -93,6 +100,11 @@ def of_everything(house: House) -> str:
     keep_charts(house)
     house.api.ask("POST", f"/clients/{house.client.id}/outfits", {})
     pieces = sorted([tee["id"], str(uuid.uuid4())])
+    decided = {"id": str(uuid.uuid4()), "decision": "out_of_keeping", "goes": "give", "place": "Theirs"}
+    house.api.ask("PUT", f"/rack/{tee['id']}/sorted", decided)
+    house.api.ask("POST", "/kit", {"id": str(uuid.uuid4()), "line": "white tee"})
+    wanted = {"id": str(uuid.uuid4()), "piece": {"is": "belt"}, "why": "Theirs"}
+    house.api.ask("POST", f"/clients/{house.client.id}/buying", wanted)
     Apart.objects.create(studio=house.member.studio, client=house.client, pieces=pieces, word="Theirs")
     return look
 
@@ -112,6 +124,8 @@ def filled(path: str, house: House, look: str) -> str:
         "chart_id": Chart.objects.filter(studio=house.member.studio).values_list("id", flat=True)[0],
         "errand_id": Errand.objects.get(client=house.client).id,
         "search_id": OutfitSearch.objects.get(client=house.client).id,
+        "kit_id": KitPiece.objects.get(studio=house.member.studio).id,
+        "buy_id": ToBuy.objects.get(client=house.client).id,
         "apart_id": Apart.objects.get(client=house.client).id,
     }
     return re.sub(r"\{(\w+)\}", lambda found: str(ids[found[1]]), path)
@@ -131,7 +145,8 @@ def test_no_request_reaches_another_studios_row(method: str, path: str, house: H
 
 
 def state(house: House) -> list[Any]:
-    paths = ("", "/desk", "/sessions", "/looks", "/rack", "/fittings", "/errands", "/outfits/remembered")
+    paths = ("", "/desk", "/sessions", "/looks", "/rack", "/fittings", "/errands", "/outfits/remembered",
+             "/edit/sorted", "/buying")  # fmt: skip
     return [house.api.ask("GET", f"/clients/{house.client.id}{path}").told for path in paths]
 
 
@@ -140,6 +155,7 @@ def test_lists_hold_only_the_own_studio(path: str, house: House, other: House) -
     other.keep("Theirs")
     keep_charts(other)
     log(other, begin(other), line="white tee", errands=[errand()])
+    other.api.ask("POST", "/kit", {"id": str(uuid.uuid4()), "line": "white tee"})
     told = house.api.ask("GET", path)
     # Without a shop there is nothing of anybody's to see.
     assert told.status_code == (503 if path == "/charts/shop" else 200)

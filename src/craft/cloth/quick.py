@@ -2,13 +2,14 @@
 
 from __future__ import annotations
 
+import re
 from typing import NamedTuple
 
 from craft.cloth.description import find_cloth, find_figures
 from craft.cloth.kinds import FIGURES, KIND, KINDS
 from craft.cloth.piece import Piece
 from craft.cloth.spoken import hear, kind_of
-from craft.cloth.words import figure_name, said
+from craft.cloth.words import COLOUR_KEYS, figure_name, said
 from craft.errors import NotUnderstood, UnknownWord
 from craft.units import Unit
 
@@ -61,3 +62,29 @@ def _read(line: str, unit: Unit, notes: list[str] | None) -> Piece:
         if key not in known:
             raise UnknownWord(f"figure of {said(described['is'])}", figure_name(key), known)
     return Piece.of({**described, **figures})
+
+
+#: How one says “another like it”: the same, or the last one, in another colour.
+_LIKE = re.compile(
+    r"^(?:and )?(?:like (?:the )?last(?: one)?|(?:the )?same|another)(?: (?:but )?in)? (?P<colour>.+)$", re.I
+)
+
+
+def read_like(line: str, last: Piece | None, unit: Unit = "cm") -> Entry | None:
+    """A piece said by the one before it: “like the last one in navy”; None where the line says it otherwise. Raises NotUnderstood
+    where there is none before it, or the rest is no colour.
+
+    >>> read_like("the same in navy", Piece.of({"is": "tee", "neck": "v", "colour": "white"})).piece.described()
+    {'is': 'tee', 'colour': 'navy', 'neck': 'v'}
+    """
+    said_so = _LIKE.match(" ".join(line.split()))
+    if said_so is None:
+        return None
+    if last is None:
+        raise NotUnderstood("There is no piece before it that it could be like.")
+    notes: list[str] = []
+    heard = hear(f"{said_so['colour'].lower()} {said(last.kind)}", KINDS, notes)
+    colours = {key: heard[0][key] for key in COLOUR_KEYS if len(heard) == 1 and key in heard[0]}
+    if not colours:
+        raise NotUnderstood(f"“{said_so['colour'][:60]}” is no colour that is known here.")
+    return Entry(last.with_(**{**dict.fromkeys(COLOUR_KEYS), **colours}), "; ".join(notes))

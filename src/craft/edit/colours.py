@@ -20,8 +20,8 @@ from craft.cloth.piece import colour_of, colours_of
 from craft.edit.neutral import is_neutral
 from craft.judge.colour import FLATTERS, OVERPOWERS
 
-#: Colours nearer than this on average are one cluster (CIEDE2000 over 100; W: between one tone and an answer).
-NEAR = (TONE + ANSWERS) / 2
+#: Colours nearer than this on average are one cluster: one tone (CIEDE2000 over 100).
+NEAR = TONE
 #: What has more than this share of the pieces is enough of (W); so many colours join, are built on, are missing.
 ENOUGH_OF, JOIN, BUILD_ON, MISSING = 0.2, 3, 3, 4
 #: Of what stands at these places colour frames the face.

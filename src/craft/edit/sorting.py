@@ -19,8 +19,8 @@ from craft.units import Sentence
 Decision = Literal["wear", "partner", "alter", "does_not_fit", "out_of_keeping", "twin", "care"]
 #: What may be decided of a piece, in the order of the keys.
 DECISIONS: tuple[Decision, ...] = ("wear", "partner", "alter", "does_not_fit", "out_of_keeping", "twin", "care")
-#: A piece in so few good looks hangs on a thread (W).
-FEW = 3
+#: A piece in so few outfits hangs on a thread; one of whose looks no more than this share works is hard to put on (W).
+FEW, SELDOM = 3, 0.25
 #: A tailor takes in or shortens by up to so much; what asks for more is another piece (cm; W).
 MOST_ALTERED = 10.0
 #: What a note says that hinders a piece (brief, section 18), and what is to be done.
@@ -41,8 +41,9 @@ class Proposal:
     key: str
     decision: Decision
     reason: Sentence
+    #: How many outfits work with it on the kind of day that it serves most, and which share of all its looks works.
     works: int
-    looks: int
+    share: float
     adoption: Adoption | None = None
     twin: str = ""
 
@@ -53,7 +54,7 @@ class Known:
 
     key: str
     works: int
-    looks: int
+    share: float
     #: The title of the check that says it does not fit; why it stays out otherwise (lent); what a note says of it.
     misfit: str = ""
     away: str = ""
@@ -61,9 +62,8 @@ class Known:
     #: What stands in the way of an orphan, and what would adopt it, or save what does not fit.
     why: str = ""
     adoptions: tuple[Adoption, ...] = ()
-    #: Another piece that makes the same looks, and in how many good ones that stands.
+    #: Another piece that makes the same looks, where that is the one to keep.
     twin: str = ""
-    twin_works: int = 0
     #: How its colour stands to the client's colouring: kept from the face is "away".
     by_face: str = ""
 
@@ -71,10 +71,10 @@ class Known:
 def propose(known: Known) -> Proposal:
     """What is proposed for one piece.
 
-    >>> propose(Known("1", 40, 60)).decision, propose(Known("1", 0, 60, why="Too casual for formal")).decision
+    >>> propose(Known("1", 40, 0.6)).decision, propose(Known("1", 0, 0.0, why="Too casual for formal")).decision
     ('wear', 'out_of_keeping')
     >>> tailor = Adoption("tailor", 12, change=("inseam_cm", -6.0))
-    >>> propose(Known("1", 0, 60, why="Hem on the ground", adoptions=(tailor,))).reason.say()
+    >>> propose(Known("1", 0, 0.0, why="Hem on the ground", adoptions=(tailor,))).reason.say()
     'Hem on the ground. Take 6 cm off the inseam: then 12 outfits.'
     """
     first = known.adoptions[0] if known.adoptions else None
@@ -82,7 +82,7 @@ def propose(known: Known) -> Proposal:
         return _misfit(known, first)
     if not known.works and not known.away:
         return _orphan(known, first)
-    if known.twin and known.twin_works >= known.works:
+    if known.twin:
         return _proposal(known, "twin", Sentence("Makes the same looks as its twin: one of the two is enough."))
     hinders = hindered(known.note)
     if hinders:
@@ -97,7 +97,9 @@ def propose(known: Known) -> Proposal:
         )
     if known.away:
         return _proposal(known, "wear", Sentence(f"{known.away}: wear it when it is back."))
-    return _proposal(known, "wear", Sentence(f"Stands in {_many(known.works, 'good look')}."))
+    return _proposal(
+        known, "wear", Sentence(f"{_many(known.works, 'outfit')}; {_one_in(known.share)} of its looks works.")
+    )
 
 
 def _misfit(known: Known, first: Adoption | None) -> Proposal:
@@ -133,7 +135,7 @@ def _tailored(why: str, first: Adoption) -> Sentence:
 
 def _proposal(known: Known, decision: Decision, reason: Sentence, adoption: Adoption | None = None) -> Proposal:
     return Proposal(
-        known.key, decision, reason, known.works, known.looks, adoption, known.twin if decision == "twin" else ""
+        known.key, decision, reason, known.works, known.share, adoption, known.twin if decision == "twin" else ""
     )
 
 
@@ -148,6 +150,13 @@ def hindered(note: str) -> str:
 
 def _many(number: int, what: str) -> str:
     return f"{number:,} {what}{'' if number == 1 else 's'}"
+
+
+def _one_in(share: float) -> str:
+    """A share as it is said: “1 in 4”, “9 in 10”."""
+    if share >= 0.5:
+        return f"{min(10, round(share * 10))} in 10"
+    return f"1 in {max(2, round(1 / share))}" if share > 0 else "none"
 
 
 def _article(what: str) -> str:

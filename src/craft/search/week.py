@@ -18,7 +18,9 @@ from craft.search.crew import Asked, Progress, ask_each
 from craft.search.search import FoundLook, Search
 from craft.search.tables import net_of, order_of, works
 from craft.search.wardrobe import Wardrobe
+from craft.search.ways import Way
 from craft.search.wish import Wish
+from craft.search.worn import AXES
 
 #: Balances this near, thousandths, over all looks are the same looks (W).
 ALIKE = 60
@@ -108,19 +110,26 @@ class Week:
         return found
 
     def twins(self) -> list[tuple[str, str]]:
-        """Pairs of pieces that make the same looks: of one colour, and weighed alike wherever they are worn."""
-        found: set[tuple[str, str]] = set()
-        first = self.searches[0]
-        for family, sums in first.families:
-            for axis, name in enumerate(("bottom", "one_piece", "top", "shoes", "layer", "besides")):
-                choices = family.at(name)
-                lines = [net_of(sums.take(at, axis).astype(np.int64)) for at in range(len(choices))]
-                for at, ways in enumerate(choices):
-                    for other in range(at + 1, len(choices)):
-                        pair = (*ways, *choices[other])
-                        if len(pair) != 2 or pair[0].key == pair[1].key or pair[0].worn != pair[1].worn:
-                            continue
-                        near = difference(colour_of(pair[0].piece), colour_of(pair[1].piece)) <= SAME
-                        if near and int(np.abs(lines[at] - lines[other]).max(initial=0)) <= 4 * ALIKE:
+        """Pairs of pieces that make the same looks, on its first kind of day."""
+        return twins_of(self.searches[0])
+
+
+def twins_of(search: Search) -> list[tuple[str, str]]:
+    """Pairs of pieces that make the same looks: of one colour, and weighed alike wherever they are worn."""
+    found: set[tuple[str, str]] = set()
+    for family, sums in search.families:
+        for axis, name in enumerate(AXES):
+            for at, ways in enumerate(family.at(name)):
+                for other in range(at + 1, len(family.at(name))):
+                    pair = (*ways, *family.at(name)[other])
+                    if _may_be_twins(pair):
+                        lines = [net_of(sums.take(one, axis).astype(np.int64)) for one in (at, other)]
+                        if int(np.abs(lines[0] - lines[1]).max(initial=0)) <= 4 * ALIKE:
                             found.add((pair[0].key, pair[1].key))
-        return sorted(found)
+    return sorted(found)
+
+
+def _may_be_twins(pair: Sequence[Way]) -> bool:
+    if len(pair) != 2 or pair[0].key == pair[1].key or pair[0].worn != pair[1].worn:
+        return False
+    return difference(colour_of(pair[0].piece), colour_of(pair[1].piece)) <= SAME

@@ -163,3 +163,10 @@ def _settled(client: Client, day: date, mark: tuple[int | None, ...], told: tupl
 
 def body_of(client: Client) -> Body:
     return Body.of(measures_of(client))
+
+
+def measures_before(client: Client) -> Measures | None:
+    """The client's measures as they were before the last measuring; None where there was none before it."""
+    last = MeasuringSession.objects.filter(client=client, readings__isnull=False).order_by("-started_at", "-id").first()
+    known = known_of(client, None, before=last) if last is not None else {}
+    return measures_from(known, client) if known else None

@@ -14,11 +14,13 @@ WAITING, RUNNING, DONE, FAILED, CANCELLED = "waiting", "running", "done", "faile
 
 
 class OutfitSearch(StudioRow):
-    """A search over a client's wardrobe. Its result is good as long as its key is: a hash of all that it depends on."""
+    """Long work over a client's wardrobe: a search, or what an edit asks for. Its result is good as long as its key is: a hash of all that it depends on."""
 
     id: Any = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
     client = models.ForeignKey(Client, on_delete=models.CASCADE, related_name="searches")
     key = models.CharField(max_length=64)
+    #: Which kind of work it is (kinds.py).
+    kind = models.CharField(max_length=12, default="outfits")
     #: What was asked (services.Ask), as the worker reads it again.
     asked = models.JSONField()
     #: Whether it was asked for the whole wardrobe on any day, as the rack counts.

@@ -18,9 +18,12 @@ from typing import Any
 from django.db import close_old_connections, transaction
 from procrastinate.contrib.django import app
 
+from craft.errors import InvalidInput
+from craft.search.crew import Progress
 from craft.search.search import Search
 from craft.search.wardrobe import ONE_LAYER, wardrobe_of
 from studio.outfits.finding import found_of
+from studio.outfits.kinds import KINDS, Kind
 from studio.outfits.models import CANCELLED, DONE, FAILED, RUNNING, WAITING, OutfitSearch
 from studio.outfits.situation import Ask, Situation, situation_of
 from studio.wall import tell_studio
@@ -52,13 +55,17 @@ def search(search_id: str, studio_id: int) -> None:
 
 
 def _search(search_id: str, studio_id: int) -> None:
-    situation = _begin(search_id, studio_id)
-    if situation is None:
+    begun = _begin(search_id, studio_id)
+    if begun is None:
         return
+    kind, situation = begun
     try:
-        found = _sums(situation, _Telling(search_id, studio_id))
-        told = found_of(found, situation)
+        told = kind.find(situation, _Telling(search_id, studio_id))
     except GivenUp:
+        return
+    except InvalidInput as error:
+        # It cannot be had as it was asked for; the screen says why.
+        _end(search_id, studio_id, FAILED, {"refused": str(error)})
         return
     except Exception:
         # What went wrong stands in the log; the screen says that it did, and offers to try again.
@@ -68,14 +75,15 @@ def _search(search_id: str, studio_id: int) -> None:
     _end(search_id, studio_id, DONE, told)
 
 
-def _begin(search_id: str, studio_id: int) -> Situation | None:
+def _begin(search_id: str, studio_id: int) -> tuple[Kind, Any] | None:
     with transaction.atomic():
         tell_studio(studio_id)
         rows = OutfitSearch.objects.select_for_update(of=("self",), skip_locked=True).select_related("client__studio")
         row = rows.filter(id=search_id, state__in=(WAITING, RUNNING), client__removed_at=None).first()
         if row is None:
             return None
-        situation = situation_of(row.client, Ask.read(row.asked))
+        kind = KINDS[row.kind]
+        situation = kind.read(row.client, row.asked)
         if situation.key != row.key:
             # What it was asked of is no more: whoever looks asks anew.
             row.state = CANCELLED
@@ -83,7 +91,7 @@ def _begin(search_id: str, studio_id: int) -> Situation | None:
             return None
         row.state, row.beat_at = RUNNING, datetime.now(UTC)
         row.save(update_fields=["state", "beat_at"])
-        return situation
+        return kind, situation
 
 
 def _end(search_id: str, studio_id: int, state: str, found: dict[str, Any]) -> None:
@@ -111,7 +119,7 @@ class _Telling:
                 raise GivenUp
 
 
-def _sums(situation: Situation, tell: _Telling) -> Search:
+def sums_of(situation: Situation, tell: Progress) -> Search:
     """The sums of a wardrobe, from hand where they are; of one that hangs otherwise only what is other is asked."""
     key, asked = situation.tables_key, situation.asked
     with _holding:
@@ -129,3 +137,10 @@ def _sums(situation: Situation, tell: _Telling) -> Search:
     with _holding:
         _held[key] = made
     return made
+
+
+def _find(situation: Situation, tell: Progress) -> dict[str, Any]:
+    return found_of(sums_of(situation, tell), situation)
+
+
+KINDS["outfits"] = Kind(lambda client, asked: situation_of(client, Ask.read(asked)), _find)

@@ -35,21 +35,31 @@ def ask_for(member: Member, client_id: Any, ask: Ask) -> tuple[OutfitSearch, Sit
     client = hold(member, client_id)
     _check(client, ask)
     situation = situation_of(client, ask)
+    row = wanted(member, client, "outfits", situation.key, ask.kept(), general=ask.is_general)
+    return row, situation
+
+
+def wanted(
+    member: Member, client: Client, kind: str, key: str, asked: dict[str, Any], *, general: bool = False
+) -> OutfitSearch:
+    """Long work with such a key: as it was found, or handed to the queue. The client is held."""
     row, made = OutfitSearch.objects.get_or_create(
         client=client,
-        key=situation.key,
+        key=key,
         defaults={
             "studio_id": member.studio_id,
-            "asked": ask.kept(),
-            "general": ask.is_general,
+            "kind": kind,
+            "asked": asked,
+            "general": general,
             "changed_by": member,
         },
     )
-    if made or row.state in (FAILED, CANCELLED) or is_gone(row):
+    refused = row.state == FAILED and "refused" in row.found
+    if made or (row.state in (FAILED, CANCELLED) and not refused) or is_gone(row):
         _hand_over(row)
     if made:
         _forget(client)
-    return row, situation
+    return row
 
 
 def _check(client: Client, ask: Ask) -> None:

@@ -362,7 +362,7 @@ PEOPLE = (
             "hip": 103,
             "front_rise_navel": 28.5,
         },
-        {"wants": ["lengthen_legs"], "soften": ["middle"], "show": ["waist"]},
+        {"wants": ["lengthen_legs"], "soften": ["middle"], "show": ["waist"], "wont": ["heels"]},
         (),
         {
             "week": [
@@ -371,7 +371,8 @@ PEOPLE = (
                 {"occasion": "weekend", "share": 30},
             ],
             "colouring": {"warmth": "neutral", "depth": "medium"},
-            "changed": "Two sizes since the old jeans, and evenings out again.",
+            "changed": "Two sizes since the old jeans, evenings out again, and an ankle that rules out heels.",
+            "budget": {"amount": 900, "currency": "EUR", "per": "season"},
         },
         earlier=((700, {"bust": 90, "waist": 72, "hip": 96}),),
         days_ago=4,

@@ -30,6 +30,7 @@ BOTTOMS = (
     "grey slim trousers, waist 70, hip 92, front rise 23, inseam 72",
     "navy slim trousers high rise, ankle",
     "black leggings",
+    "charcoal wide trousers high rise, front rise 31, inseam 92, leg opening 58",
     "navy shorts linen, mid thigh",
     "black pencil skirt below knee",
     "olive pleated skirt lower calf",
@@ -155,6 +156,12 @@ KNOWN: dict[str, dict[str, Any]] = {
     "black blouse skimming v neck": {"state": "lent", "note": "Her sister has it until Sunday."},
     "camel a line skirt knee": {"state": "at_the_tailor"},
     "lilac blouse": {"state": "to_let_go"},
+    "white shirt relaxed": {"note": "The second button is off.", "price": 70},
+    "olive shirt relaxed linen": {"note": "Creases as soon as one looks at it: iron.", "price": 55},
+    "black slim trousers mid rise, ankle": {"price": 80},
+    "navy blazer skimming": {"price": 190},
+    "black loafers almond": {"price": 130},
+    "cream blouse draping v neck": {"price": 65},
 }
 
 LINES = (*BOTTOMS, *ONE_PIECES, *TOPS, *LAYERS, *SHOES, *BESIDES)

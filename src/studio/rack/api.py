@@ -39,6 +39,25 @@ class Line(BaseModel):
     line: str = Field(max_length=300)
 
 
+class Lines(BaseModel):
+    """Many pieces, a line each."""
+
+    lines: list[Line] = Field(max_length=200)
+
+
+class LineOut(BaseModel):
+    """What became of a line: the piece that hangs, and what of it was not understood; or why it does not hang."""
+
+    id: UUID
+    title: str
+    note: str
+    refused: str
+
+
+class LinesOut(BaseModel):
+    lines: list[LineOut]
+
+
 class Hung(BaseModel):
     """A piece of a shop or a chart: its words and figures, whose it is and in which size."""
 
@@ -201,6 +220,25 @@ def hang(request: MemberRequest, client_id: UUID, given: Line, heel_cm: Heel = 2
     """Hang a piece said in one line: “black slim jeans high rise, front rise 29, inseam 70”."""
     row = services.hang_line(request.user, client_id, given.line, given.id)
     return Status(201, _one(request, row.id, heel_cm).piece)
+
+
+@router.post("/clients/{uuid:client_id}/rack/lines", response=LinesOut)
+def hang_lines(request: MemberRequest, client_id: UUID, given: Lines) -> Any:
+    """Hang many pieces, a line each; a line that cannot be read hangs nothing and is told. “Like the last one in navy” is understood."""
+    found = services.hang_lines(request.user, client_id, [(one.id, one.line) for one in given.lines])
+    return LinesOut(
+        lines=[
+            LineOut(
+                id=line_id,
+                title=row.name or title_of(Piece.of(row.piece)),
+                note=stored(Facts, row.facts).note,
+                refused="",
+            )
+            if isinstance(row, RackPiece)
+            else LineOut(id=line_id, title="", note="", refused=row)
+            for line_id, row in found
+        ]
+    )
 
 
 @router.post("/clients/{uuid:client_id}/rack/pieces", response={201: RackPieceOut, 422: Refusal})

@@ -10,7 +10,8 @@ from uuid import UUID
 from django.db import transaction
 
 from craft.cloth import Piece
-from craft.cloth.quick import read_entry
+from craft.cloth.quick import read_entry, read_like
+from craft.errors import InvalidInput
 from craft.fit import Landed
 from craft.formats.rack_csv import PieceTable, read_pieces, write_pieces
 from craft.formats.rack_form import Facts, FiledPiece
@@ -31,6 +32,27 @@ def hang_line(member: Member, client_id: Any, line: str, piece_id: UUID) -> Rack
     entry = read_entry(line, member.studio.unit)
     facts = Facts(note=f"Ask: {entry.note}" if entry.note else "")
     return _hang(member, client_id, piece_id, entry.piece, facts.model_dump(mode="json", exclude_defaults=True))
+
+
+def hang_lines(member: Member, client_id: Any, lines: list[tuple[UUID, str]]) -> list[tuple[UUID, RackPiece | str]]:
+    """Hang many pieces, a line each: the piece, or why a line cannot be read. “Like the last one in navy” is the piece of the line
+    before, or the newest that hangs, in another colour. Raises Http404."""
+    found: list[tuple[UUID, RackPiece | str]] = []
+    with transaction.atomic():
+        client = hold(member, client_id)
+        newest = RackPiece.objects.of(member).not_removed().filter(client=client).last()
+        last = stored_piece(PieceRow(newest.id, newest.version, newest.piece)) if newest else None
+        for line_id, line in lines:
+            try:
+                entry = read_like(line, last, member.studio.unit) or read_entry(line, member.studio.unit)
+            except InvalidInput as error:
+                found.append((line_id, str(error)))
+                continue
+            facts = Facts(note=f"Ask: {entry.note}" if entry.note else "")
+            kept = facts.model_dump(mode="json", exclude_defaults=True)
+            found.append((line_id, _hang(member, client_id, line_id, entry.piece, kept)))
+            last = entry.piece
+    return found
 
 
 def hang_piece(member: Member, client_id: Any, piece_id: UUID, piece: dict[str, Any], facts: Facts) -> RackPiece:

@@ -741,6 +741,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client_id}/rack/lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Hang Lines
+         * @description Hang many pieces, a line each; a line that cannot be read hangs nothing and is told. “Like the last one in navy” is understood.
+         */
+        post: operations["studio_rack_api_hang_lines"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client_id}/rack/pieces": {
         parameters: {
             query?: never;
@@ -1827,6 +1847,346 @@ export interface paths {
          * @description Undo the taking back.
          */
         post: operations["studio_outfits_api_reject_again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/edit/sorting": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Sorting
+         * @description What is proposed for each piece of a wardrobe and why, and what the whole says; read in the background.
+         */
+        post: operations["studio_edit_api_sorting"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/edit/gaps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Gaps
+         * @description What to buy: each thing with the outfits that it makes, the best few together; found in the background.
+         */
+        post: operations["studio_edit_api_gaps"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/edit/capsule": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Capsule
+         * @description A few pieces that make the most different good outfits for the week, and what each is for; found in the background.
+         */
+        post: operations["studio_edit_api_capsule"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/edit/changed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Changed
+         * @description What the last measuring changed for the wardrobe: what no longer fits, what the tailor can save; found in the background.
+         */
+        post: operations["studio_edit_api_changed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/edit/{search_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Look After
+         * @description How far long work of an edit is.
+         */
+        get: operations["studio_edit_api_look_after"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/edit/{search_id}/cancel": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Cancel
+         * @description Give long work up.
+         */
+        post: operations["studio_edit_api_cancel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/edit/sorted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Sorted Pieces
+         * @description Every decision about a client's pieces, and where those go that leave.
+         */
+        get: operations["studio_edit_api_sorted_pieces"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rack/{piece_id}/sorted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Decide
+         * @description Decide of a piece; told where somebody else has decided meanwhile.
+         */
+        put: operations["studio_edit_api_decide"];
+        post?: never;
+        /**
+         * Undecide
+         * @description Take a decision back: the piece hangs as it did.
+         */
+        delete: operations["studio_edit_api_undecide"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rack/{piece_id}/gone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Gone
+         * @description Say that a piece on a list is gone.
+         */
+        post: operations["studio_edit_api_gone"];
+        /**
+         * Not Gone
+         * @description Undo that a piece is gone.
+         */
+        delete: operations["studio_edit_api_not_gone"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Kit
+         * @description The studio's kit: pieces that travel along.
+         */
+        get: operations["studio_edit_api_kit"];
+        put?: never;
+        /**
+         * Carry
+         * @description Put a piece into the kit, said in one line.
+         */
+        post: operations["studio_edit_api_carry"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kit/{kit_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Leave Home
+         * @description Take a piece out of the kit; can be undone.
+         */
+        delete: operations["studio_edit_api_leave_home"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kit/{kit_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Carry Again
+         * @description Undo the taking out.
+         */
+        post: operations["studio_edit_api_carry_again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/buying": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Buying
+         * @description A client's buying list.
+         */
+        get: operations["studio_edit_api_buying"];
+        put?: never;
+        /**
+         * To Buy
+         * @description Put a thing on the buying list.
+         */
+        post: operations["studio_edit_api_to_buy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/buying/{buy_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Strike
+         * @description Take a thing off the list; can be undone.
+         */
+        delete: operations["studio_edit_api_strike"];
+        options?: never;
+        head?: never;
+        /**
+         * Change Buy
+         * @description Change a thing on the list: when, for how much, bought.
+         */
+        patch: operations["studio_edit_api_change_buy"];
+        trace?: never;
+    };
+    "/api/buying/{buy_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Unstrike
+         * @description Undo a removal.
+         */
+        post: operations["studio_edit_api_unstrike"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/buying/verdict": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Verdict
+         * @description Whether to buy a piece: does it fit, how many outfits does it make with what hangs there, what would it need.
+         */
+        post: operations["studio_edit_api_verdict"];
         delete?: never;
         options?: never;
         head?: never;
@@ -4033,6 +4393,36 @@ export interface components {
             line: string;
         };
         /**
+         * LineOut
+         * @description What became of a line: the piece that hangs, and what of it was not understood; or why it does not hang.
+         */
+        LineOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Title */
+            title: string;
+            /** Note */
+            note: string;
+            /** Refused */
+            refused: string;
+        };
+        /** LinesOut */
+        LinesOut: {
+            /** Lines */
+            lines: components["schemas"]["LineOut"][];
+        };
+        /**
+         * Lines
+         * @description Many pieces, a line each.
+         */
+        Lines: {
+            /** Lines */
+            lines: components["schemas"]["Line"][];
+        };
+        /**
          * Hung
          * @description A piece of a shop or a chart: its words and figures, whose it is and in which size.
          */
@@ -5331,6 +5721,600 @@ export interface components {
             apart: components["schemas"]["ApartOut"][];
             /** Liked */
             liked: components["schemas"]["LikedOut"][];
+        };
+        /**
+         * AdoptionOut
+         * @description What would adopt a piece, in a sentence, by which means, and how many outfits that makes; a thing to buy with its words.
+         */
+        AdoptionOut: {
+            /**
+             * Means
+             * @enum {string}
+             */
+            means: "worn" | "tailor" | "kit" | "buy";
+            /** Text */
+            text: string;
+            /** Looks */
+            looks: number;
+            piece?: components["schemas"]["PieceWords"] | null;
+            /** Title */
+            title: string;
+        };
+        /**
+         * ClusterOut
+         * @description Colours that go for one: its share of the pieces, and in how many good looks those stand.
+         */
+        ClusterOut: {
+            /** Name */
+            name: string;
+            /** Hex */
+            hex: string;
+            /** Share */
+            share: number;
+            /** Pieces */
+            pieces: string[];
+            /** Neutral */
+            neutral: boolean;
+            /** Joins */
+            joins: number;
+            /**
+             * By Face
+             * @enum {string}
+             */
+            by_face: "good" | "plain" | "away" | "";
+        };
+        /** ColoursOut */
+        ColoursOut: {
+            /** Clusters */
+            clusters: components["schemas"]["ClusterOut"][];
+            /** Joins */
+            joins: string[];
+            /** Build On */
+            build_on: string[];
+            /** Enough */
+            enough: string[];
+            /** Missing */
+            missing: string[];
+            /** Neutral Share */
+            neutral_share: number;
+        };
+        /**
+         * DayOut
+         * @description A kind of day, and which share of the week it is, per cent.
+         */
+        DayOut: {
+            /** Name */
+            name: string;
+            /** Share */
+            share: number;
+        };
+        /** EditLookOut */
+        EditLookOut: {
+            /** Key */
+            key: string;
+            /** Pieces */
+            pieces: components["schemas"]["EditPieceOut"][];
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "works" | "watch" | "against";
+            /** Reasons */
+            reasons: components["schemas"]["ReasonOut"][];
+        };
+        /**
+         * EditPieceOut
+         * @description A piece of a look of the edit: whose it is (owned, brought along, to buy), and its words as it is worn.
+         */
+        EditPieceOut: {
+            /** Piece Id */
+            piece_id?: string | null;
+            /**
+             * Whose
+             * @enum {string}
+             */
+            whose: "owned" | "brought" | "to_buy";
+            /** Title */
+            title: string;
+            words: components["schemas"]["PieceWords"];
+            /** How */
+            how: string;
+        };
+        /**
+         * JobOut
+         * @description Long work as it is: how far, and why it could not be done as it was asked for.
+         */
+        JobOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "waiting" | "running" | "done" | "failed" | "cancelled";
+            /** Done */
+            done: number;
+            /** Refused */
+            refused: string;
+        };
+        /** OrphanOut */
+        OrphanOut: {
+            /**
+             * Piece Id
+             * Format: uuid
+             */
+            piece_id: string;
+            /** Why */
+            why: string;
+            /** Adoptions */
+            adoptions: components["schemas"]["AdoptionOut"][];
+        };
+        /**
+         * ProposalOut
+         * @description What is proposed for a piece: the decision, why, in how many outfits it works, what would adopt it, and its best looks.
+         */
+        ProposalOut: {
+            /**
+             * Piece Id
+             * Format: uuid
+             */
+            piece_id: string;
+            /**
+             * Decision
+             * @enum {string}
+             */
+            decision: "wear" | "partner" | "alter" | "does_not_fit" | "out_of_keeping" | "twin" | "care";
+            /** Reason */
+            reason: string;
+            /** Works */
+            works: number;
+            /** Share */
+            share: number;
+            adoption?: components["schemas"]["AdoptionOut"] | null;
+            /** Twin */
+            twin: string;
+            /** Looks */
+            looks: components["schemas"]["EditLookOut"][];
+        };
+        /** ShapeOut */
+        ShapeOut: {
+            /** Places */
+            places: components["schemas"]["SlotOut"][];
+            /** Says */
+            says: string[];
+        };
+        /** SlotOut */
+        SlotOut: {
+            /** Slot */
+            slot: string;
+            /** Pieces */
+            pieces: number;
+            /** Fits */
+            fits: number;
+            /** Works */
+            works: number;
+            /** Works On */
+            works_on: number[];
+            /** Seasons */
+            seasons: {
+                [key: string]: number;
+            };
+        };
+        /**
+         * SortingOut
+         * @description The sorting: how far it is read, and what is proposed for each piece, in the order to go through them.
+         */
+        SortingOut: {
+            job: components["schemas"]["JobOut"];
+            /** Pieces */
+            pieces: components["schemas"]["ProposalOut"][];
+            /** Orphans */
+            orphans: components["schemas"]["OrphanOut"][];
+            /** Twins */
+            twins: string[][];
+            colours?: components["schemas"]["ColoursOut"] | null;
+            shape?: components["schemas"]["ShapeOut"] | null;
+            /** Days */
+            days: components["schemas"]["DayOut"][];
+        };
+        /**
+         * GainOut
+         * @description A thing to buy: what it is, the outfits that it makes by kind of day, its figures, what it costs and a wear, what else would do,
+         *     and a few of its looks.
+         */
+        GainOut: {
+            /** Key */
+            key: string;
+            /** Title */
+            title: string;
+            piece: components["schemas"]["PieceWords"];
+            /** Looks */
+            looks: number[];
+            /** Newness */
+            newness: number;
+            /** Small */
+            small: boolean;
+            /** Lasts */
+            lasts: boolean;
+            /** Instead */
+            instead: string[];
+            /** Numbers */
+            numbers: components["schemas"]["GapNumberOut"][];
+            /** Price */
+            price?: number | null;
+            /** A Wear */
+            a_wear?: number | null;
+            /** Shown */
+            shown: components["schemas"]["EditLookOut"][];
+        };
+        /**
+         * GapNumberOut
+         * @description A figure to shop with, cm.
+         */
+        GapNumberOut: {
+            /** Name */
+            name: string;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /** Settled */
+            settled: boolean;
+        };
+        /** GapsOut */
+        GapsOut: {
+            job: components["schemas"]["JobOut"];
+            /** Gains */
+            gains: components["schemas"]["GainOut"][];
+            /** Lead */
+            lead: string[];
+            /** Together */
+            together: components["schemas"]["SeveralOut"][];
+            /** Weighed */
+            weighed: number;
+            /** Listed */
+            listed: number;
+            /** Tried */
+            tried: number;
+            /** Candidates */
+            candidates: number;
+            /** There */
+            there: number[];
+            /** Left Out */
+            left_out: string[];
+            /** Days */
+            days: components["schemas"]["DayOut"][];
+            /** Currency */
+            currency: string;
+            /** Budget */
+            budget?: number | null;
+        };
+        /**
+         * SeveralOut
+         * @description Things to buy together, and the outfits that they make, by kind of day.
+         */
+        SeveralOut: {
+            /** Keys */
+            keys: string[];
+            /** Titles */
+            titles: string[];
+            /** Looks */
+            looks: number[];
+            /** Price */
+            price?: number | null;
+        };
+        /** CapsuleOut */
+        CapsuleOut: {
+            job: components["schemas"]["JobOut"];
+            /** Parts */
+            parts: components["schemas"]["CapsulePartOut"][];
+            /** Outfits */
+            outfits: number;
+            /** Bases */
+            bases: number;
+            /** By Day */
+            by_day: number[];
+            /** Proven */
+            proven: boolean;
+            /** Chosen From */
+            chosen_from: number;
+            /** Looks */
+            looks: components["schemas"]["EditLookOut"][];
+            /** Days */
+            days: components["schemas"]["DayOut"][];
+            /** Currency */
+            currency: string;
+        };
+        /**
+         * CapsulePartOut
+         * @description A piece of a capsule: in how many of its outfits it stands, and the kind of day that it is for most.
+         */
+        CapsulePartOut: {
+            /** Piece Id */
+            piece_id?: string | null;
+            /**
+             * Whose
+             * @enum {string}
+             */
+            whose: "owned" | "brought" | "to_buy";
+            /** Title */
+            title: string;
+            words: components["schemas"]["PieceWords"];
+            /** Outfits */
+            outfits: number;
+            /** Day */
+            day: string;
+            /** Price */
+            price?: number | null;
+        };
+        /** CapsuleIn */
+        CapsuleIn: {
+            /** Pieces */
+            pieces: number;
+            /**
+             * Bought
+             * @default 0
+             */
+            bought: number;
+            /**
+             * Must
+             * @default []
+             */
+            must: string[];
+            /**
+             * Never
+             * @default []
+             */
+            never: string[];
+        };
+        /** ChangedOut */
+        ChangedOut: {
+            job: components["schemas"]["JobOut"];
+            /** Pieces */
+            pieces: components["schemas"]["ChangedPieceOut"][];
+            /** Then */
+            then: number;
+            /** Now */
+            now: number;
+            /** Saved */
+            saved: number;
+        };
+        /**
+         * ChangedPieceOut
+         * @description A piece that fits otherwise than before: what was and is against it, and what the tailor does to save it.
+         */
+        ChangedPieceOut: {
+            /**
+             * Piece Id
+             * Format: uuid
+             */
+            piece_id: string;
+            /** Title */
+            title: string;
+            /** Then */
+            then: string;
+            /** Now */
+            now: string;
+            /** Saved By */
+            saved_by: string;
+            /** Flat */
+            flat: components["schemas"]["DrawnShape"][];
+        };
+        /** SortedListOut */
+        SortedListOut: {
+            /** Decisions */
+            decisions: components["schemas"]["SortedOut"][];
+        };
+        /**
+         * SortedOut
+         * @description A decision about a piece, by whom, and where the piece goes.
+         */
+        SortedOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Version */
+            version: number;
+            /**
+             * Piece Id
+             * Format: uuid
+             */
+            piece_id: string;
+            /** Title */
+            title: string;
+            /**
+             * Decision
+             * @enum {string}
+             */
+            decision: "wear" | "partner" | "alter" | "does_not_fit" | "out_of_keeping" | "twin" | "care";
+            /** Proposed */
+            proposed: string;
+            /** Word */
+            word: string;
+            /**
+             * Goes
+             * @enum {string}
+             */
+            goes: "" | "sell" | "give" | "mend" | "dye" | "return" | "keep" | "ask";
+            /** Place */
+            place: string;
+            /** On */
+            on: string | null;
+            /** Gone At */
+            gone_at: string | null;
+            /** By */
+            by: string;
+        };
+        /**
+         * DecideIn
+         * @description What is decided of a piece; `version` is that of the decision on the screen, if there is one.
+         */
+        DecideIn: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Version */
+            version?: number | null;
+            /**
+             * Decision
+             * @enum {string}
+             */
+            decision: "wear" | "partner" | "alter" | "does_not_fit" | "out_of_keeping" | "twin" | "care";
+            /**
+             * Proposed
+             * @default
+             */
+            proposed: string;
+            /**
+             * Word
+             * @default
+             */
+            word: string;
+            /**
+             * Goes
+             * @default
+             * @enum {string}
+             */
+            goes: "" | "sell" | "give" | "mend" | "dye" | "return" | "keep" | "ask";
+            /**
+             * Place
+             * @default
+             */
+            place: string;
+            /** On */
+            on?: string | null;
+        };
+        /** KitOut */
+        KitOut: {
+            /** Pieces */
+            pieces: components["schemas"]["KitPieceOut"][];
+        };
+        /** KitPieceOut */
+        KitPieceOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Title */
+            title: string;
+            /** Slot */
+            slot: string;
+            words: components["schemas"]["PieceWords"];
+        };
+        /** KitIn */
+        KitIn: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Line */
+            line: string;
+        };
+        /**
+         * BuyingOut
+         * @description A client's buying list, and the budget it is held against.
+         */
+        BuyingOut: {
+            /** Things */
+            things: components["schemas"]["ToBuyOut"][];
+            /** Currency */
+            currency: string;
+            /** Budget */
+            budget?: number | null;
+        };
+        /** ToBuyOut */
+        ToBuyOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Version */
+            version: number;
+            /** Title */
+            title: string;
+            words: components["schemas"]["PieceWords"];
+            /** Why */
+            why: string;
+            /** Looks */
+            looks: number;
+            /** Price */
+            price?: number | null;
+            /**
+             * When
+             * @enum {string}
+             */
+            when: "now" | "next" | "never";
+            /** Bought */
+            bought: boolean;
+        };
+        /** ToBuyIn */
+        ToBuyIn: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            piece: components["schemas"]["PieceWords"];
+            /**
+             * Why
+             * @default
+             */
+            why: string;
+            /**
+             * Looks
+             * @default 0
+             */
+            looks: number;
+            /** Price */
+            price?: number | null;
+            /**
+             * When
+             * @default now
+             * @enum {string}
+             */
+            when: "now" | "next" | "never";
+        };
+        /** ToBuyChange */
+        ToBuyChange: {
+            /** Version */
+            version: number;
+            /** Price */
+            price?: number | null;
+            /** When */
+            when?: ("now" | "next" | "never") | null;
+            /** Bought */
+            bought?: boolean | null;
+        };
+        /**
+         * VerdictOut
+         * @description Whether to buy a piece: buy, alter and buy, or leave; why, and the outfits that it makes by kind of day.
+         */
+        VerdictOut: {
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "buy" | "alter" | "leave";
+            /** Reasons */
+            reasons: string[];
+            /** Looks */
+            looks: number[];
+            /** Days */
+            days: components["schemas"]["DayOut"][];
+        };
+        /** VerdictIn */
+        VerdictIn: {
+            piece: components["schemas"]["PieceWords"];
         };
         /**
          * ClientFile
@@ -7453,6 +8437,41 @@ export interface operations {
             503: components["responses"]["NotDone503"];
         };
     };
+    studio_rack_api_hang_lines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Lines"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinesOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
     studio_rack_api_hang_piece: {
         parameters: {
             query?: {
@@ -9567,6 +10586,735 @@ export interface operations {
             413: components["responses"]["NotDone413"];
             415: components["responses"]["NotDone415"];
             422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_edit_api_sorting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SortingOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_edit_api_gaps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GapsOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_edit_api_capsule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CapsuleIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CapsuleOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_edit_api_changed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangedOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_edit_api_look_after: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                search_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_edit_api_cancel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                search_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_edit_api_sorted_pieces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SortedListOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_edit_api_decide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DecideIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SortedOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_edit_api_undecide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_edit_api_gone: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SortedOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_edit_api_not_gone: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SortedOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_edit_api_kit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_edit_api_carry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KitIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitPieceOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_edit_api_leave_home: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_edit_api_carry_again: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitPieceOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_edit_api_buying: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BuyingOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_edit_api_to_buy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToBuyIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToBuyOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_edit_api_strike: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                buy_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_edit_api_change_buy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                buy_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToBuyChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToBuyOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_edit_api_unstrike: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                buy_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToBuyOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_edit_api_verdict: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VerdictIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VerdictOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
             503: components["responses"]["NotDone503"];
         };
     };
