@@ -8,13 +8,16 @@ from __future__ import annotations
 
 from collections import Counter
 from collections.abc import Iterable, Mapping, Sequence
+from concurrent.futures import ThreadPoolExecutor
 from dataclasses import dataclass
+from time import monotonic
 from typing import Any
 
 import numpy as np
 from ortools.sat.python import cp_model
 
 from craft.edit.gaps import outfits
+from craft.edit.steps import Steps
 from craft.errors import InvalidInput
 from craft.search.crew import Asked, Progress
 from craft.search.wardrobe import Breadth, Wardrobe, families_of
@@ -25,8 +28,10 @@ from craft.search.wish import Wish
 BREADTH = Breadth(0, 1, every_way=False)
 #: So many pieces of each place are chosen from: those that stand in most looks that work.
 POOL = {"bottom": 9, "one_piece": 4, "top": 12, "layer": 6, "shoes": 6}
-#: So many pieces at least and at most; the solver's time, s.
-FEWEST, MOST, SECONDS = 4, 40, 12.0
+#: So many pieces at least and at most; the solver's time, and how often it is told, s.
+FEWEST, MOST, SECONDS, TELLS = 4, 40, 10.0, 0.5
+#: A piece is for the kinds of day on which no fewer than this share of its outfits works, of those of its best day (W).
+SERVES = 0.8
 #: What a base, a variation of one, and a kind of day that has something to wear count against each other (W: the first day that is
 #: covered outweighs any number of variations of another).
 BASE, VARIATION, COVERED = 100, 25, 1_000_000
@@ -45,11 +50,12 @@ class CapsuleWish:
 
 @dataclass(frozen=True, slots=True)
 class Part:
-    """A piece of a capsule: in how many of its outfits it stands, and the kind of day that it serves most."""
+    """A piece of a capsule: in how many of its outfits it stands, and the kinds of day that it is for: those on which most of
+    these work; none named where it serves all alike."""
 
     key: str
     outfits: int
-    day: int
+    days: tuple[int, ...]
 
 
 @dataclass(frozen=True)
@@ -93,9 +99,10 @@ def capsule(
     _check(wanted, owned)
     pool = _pool(owned, wanted, works_of or {})
     every = [*pool, *(one for one in bought if one.key not in wanted.never)]
-    found = _outfits(asked, every, days, wish or Wish(), progress)
+    steps = Steps(progress, (0.4, 0.6))
+    found = _outfits(asked, every, days, wish or Wish(), steps.next())
     new = {one.key for one in bought}
-    chosen, short_by = _solve(found, every, new, days, wanted, prices or {}, seconds)
+    chosen, short_by = _solve(found, every, new, days, wanted, prices or {}, seconds, steps.next())
     return _told(found, chosen, short_by, len(every), len(days))
 
 
@@ -153,6 +160,7 @@ def _solve(
     wanted: CapsuleWish,
     prices: Mapping[str, int],
     seconds: float,
+    progress: Progress | None,
 ) -> tuple[set[str], float]:
     model = cp_model.CpModel()
     on: dict[str, Any] = {one.key: model.new_bool_var(one.key) for one in pieces}
@@ -193,13 +201,29 @@ def _solve(
     solver.parameters.max_time_in_seconds = seconds
     solver.parameters.num_workers = 2
     solver.parameters.random_seed = 1
-    status = solver.solve(model)
+    status = _told_while(solver, model, seconds, progress)
     if status not in (cp_model.OPTIMAL, cp_model.FEASIBLE):
         raise InvalidInput("No capsule keeps all of these limits.", "must")
     covered_by_days = COVERED * sum(1 for outfits_on in of_day if outfits_on)
     most, has = solver.best_objective_bound - covered_by_days, solver.objective_value - covered_by_days
     short_by = max(0.0, (most - has) / has) if has > 0 else 0.0
     return {key for key, var in on.items() if solver.value(var)}, short_by
+
+
+def _told_while(solver: cp_model.CpSolver, model: cp_model.CpModel, seconds: float, progress: Progress | None) -> Any:
+    """Solve, and say meanwhile how much of the time is gone; where nobody waits any more the solver stops."""
+    with ThreadPoolExecutor(1) as hands:
+        solving, began = hands.submit(solver.solve, model), monotonic()
+        while True:
+            try:
+                return solving.result(timeout=TELLS)
+            except TimeoutError:
+                try:
+                    if progress is not None:
+                        progress(min(1.0, (monotonic() - began) / seconds))
+                except BaseException:
+                    solver.stop_search()
+                    raise
 
 
 def _told(found: Iterable[Outfit], chosen: set[str], short_by: float, chosen_from: int, days: int) -> Capsule:
@@ -210,10 +234,11 @@ def _told(found: Iterable[Outfit], chosen: set[str], short_by: float, chosen_fro
             of_piece[key][-1] += 1
             for number, one in enumerate(worth):
                 of_piece[key][number] += one > 0
-    parts = [
-        Part(key, counted[-1], max(range(days), key=lambda day: (counted[day], -day)))
-        for key, counted in of_piece.items()
-    ]
+    parts = []
+    for key, counted in of_piece.items():
+        best = max(counted[:days], default=0)
+        served = tuple(day for day in range(days) if counted[day] >= SERVES * best)
+        parts.append(Part(key, counted[-1], served if len(served) < days else ()))
     made.sort(key=lambda one: (-max(one[2]), one[1]))
     return Capsule(
         tuple(sorted(parts, key=lambda part: (-part.outfits, part.key))),

@@ -10,6 +10,7 @@ from craft.cloth import Piece
 from craft.edit.gaps import outfits
 from craft.edit.orphans import altered
 from craft.edit.sorting import MOST_ALTERED
+from craft.edit.steps import Steps
 from craft.search.crew import Asked, Progress
 from craft.search.search import Search
 from craft.search.wardrobe import Breadth, Wardrobe, families_of, wearable
@@ -57,7 +58,7 @@ def changed(
         saved.append(replace(one, piece=piece))
         if then != now:
             pieces.append(ChangedPiece(one.key, then, now, way))
-    steps = _Thirds(progress)
+    steps = Steps(progress, (0.34, 0.33, 0.33))
     was = _works(replace(asked, body=before), owned, wish, steps)
     now_works = _works(asked, owned, wish, steps)
     return Changed(tuple(pieces), was, now_works, _works(asked, saved, wish, steps))
@@ -76,23 +77,10 @@ def _saved(asked: Asked, one: Owned) -> tuple[tuple[str, float] | None, Piece]:
     return None, one.piece
 
 
-def _works(asked: Asked, owned: Sequence[Owned], wish: Wish | None, steps: _Thirds) -> int:
+def _works(asked: Asked, owned: Sequence[Owned], wish: Wish | None, steps: Steps) -> int:
     kept, _ = wearable(asked.body, owned, asked.schools)
     families = tuple(
         families_of(asked.body, [one for one in kept if one.piece.slot != "extra"], asked.schools, BREADTH)
     )
     search = Search(asked, Wardrobe(families, BREADTH), steps.next())
     return sum(int((outfits(family, sums, wish or Wish())[0] > 0).sum()) for family, sums in search.families)
-
-
-class _Thirds:
-    """Progress of three searches as one."""
-
-    def __init__(self, progress: Progress | None) -> None:
-        self._progress, self._done = progress, 0
-
-    def next(self) -> Progress | None:
-        """The progress of the next search."""
-        began, progress = self._done / 3, self._progress
-        self._done += 1
-        return None if progress is None else lambda part: progress(began + part / 3)

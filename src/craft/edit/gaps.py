@@ -16,7 +16,10 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
+from craft.cloth.colour import TONE, difference
+from craft.cloth.piece import colour_of
 from craft.edit.candidates import Candidate
+from craft.edit.neutral import is_neutral
 from craft.search.best import barred_in
 from craft.search.crew import Asked, Progress
 from craft.search.search import FoundLook, Search
@@ -77,12 +80,17 @@ class Gaps:
     _asked: Asked | None = field(default=None, repr=False)
 
     def leading(self, many: int) -> tuple[Gain, ...]:
-        """The best of different kinds of piece: one gain a kind, and what else of that kind would do stands in `instead`."""
+        """The best of different kinds of piece, one gain a kind; where another colour would do nearly as much, not all in one
+        accent. What else of a kind would do stands in `instead`."""
         best: dict[str, Gain] = {}
         for gain in self.gains:
             if any(gain.looks):
                 best.setdefault(gain.candidate.piece.kind, gain)
-        return tuple(best.values())[:many]
+        chosen: list[Gain] = []
+        for gain in list(best.values())[:many]:
+            others = (one for one in (gain, *self.instead(gain)) if not _repeats(one, chosen))
+            chosen.append(next(others, gain))
+        return tuple(chosen)
 
     def instead(self, gain: Gain) -> tuple[Gain, ...]:
         """Others of the same kind that would do nearly as much: never the one exact thing."""
@@ -156,6 +164,16 @@ def gaps(
         gains.append(Gain(one, tuple(looks[one.key]), tuple(worth[one.key]), new, value))
     gains.sort(key=lambda gain: gain.order)
     return Gaps(tuple(gains), days, has, tuple(many for many, _ in there), wardrobe.size, left_out, found, asked)
+
+
+def same_accent(one: Candidate, other: Candidate) -> bool:
+    """Whether two candidates are of one accent: one of them is enough of it."""
+    colours = [colour_of(candidate.piece) for candidate in (one, other)]
+    return not is_neutral(colours[0]) and difference(*colours) <= TONE
+
+
+def _repeats(gain: Gain, chosen: Sequence[Gain]) -> bool:
+    return any(same_accent(gain.candidate, one.candidate) for one in chosen)
 
 
 def raised(there: Sequence[float], more: Sequence[float], days: Sequence[Day]) -> float:

@@ -9,9 +9,10 @@ from craft.cloth import Piece
 from craft.edit.candidates import Candidate
 from craft.edit.colours import Colours, colours
 from craft.edit.gaps import along_one
-from craft.edit.orphans import Adoption, Orphan, adoptions, stands_in_the_way
+from craft.edit.orphans import Orphan, adoptions_of, stands_in_the_way
 from craft.edit.shape import Shape, shape_of
 from craft.edit.sorting import Known, Proposal, in_order, propose
+from craft.edit.steps import Steps
 from craft.search.best import Counts
 from craft.search.crew import Asked, Progress
 from craft.search.search import Search
@@ -67,21 +68,22 @@ def read_wardrobe(
     asked, wish = hanging.asked, hanging.wish
     counts, out = whole.counts(wish), whole.wardrobe.out
     kept, _ = wearable(asked.body, hanging.owned, asked.schools)
-    works_on, twins = _by_day(hanging, kept)
+    steps = Steps(progress, (0.3, 0.7))
+    works_on, twins = _by_day(hanging, kept, steps.next())
     for one in hanging.owned:
         if one.piece.slot == "extra":
             # What is worn besides is counted over all looks, on any day.
             for day in works_on:
                 day[one.key] = counts.works_of[one.key]
-    if progress is not None:
-        progress(0.15)
-    found = _orphans(hanging, whole, counts, kept, candidates, progress)
+    found = _orphans(hanging, whole, counts, kept, candidates, steps.next())
     read = colours(
         {one.key: one.piece for one in hanging.owned},
-        counts.works_of,
+        _on_its_best_day(works_on, kept),
         dict(asked.aims.colouring),  # type: ignore[arg-type]
     )
     by_face = {key: cluster.by_face for cluster in read.clusters for key in cluster.pieces}
+    # Two that never work are alike too: that makes no twins.
+    twins = [pair for pair in twins if any(counts.works_of[key] for key in pair)]
     proposals = {}
     for one in hanging.owned:
         if one.piece.slot == "swim":
@@ -115,18 +117,26 @@ def read_wardrobe(
     )
 
 
+def _on_its_best_day(works_on: Sequence[Mapping[str, int]], kept: Sequence[Owned]) -> dict[str, int]:
+    """In how many outfits each garment works on the kind of day that it serves most."""
+    garments = [one.key for one in kept if one.piece.slot != "extra"]
+    return {key: max(day.get(key, 0) for day in works_on) for key in garments}
+
+
 def _outdone(key: str, twin: str, works_of: Mapping[str, int]) -> bool:
     """Whether a piece is the one of two twins that is not needed: that in fewer looks, of two alike the later."""
     return (works_of.get(twin, 0), key) > (works_of.get(key, 0), twin)
 
 
-def _by_day(hanging: Hanging, kept: list[Owned]) -> tuple[list[dict[str, int]], list[tuple[str, str]]]:
+def _by_day(
+    hanging: Hanging, kept: list[Owned], progress: Progress | None
+) -> tuple[list[dict[str, int]], list[tuple[str, str]]]:
     """In how many outfits each piece works on each kind of day, and which pieces are twins."""
     plain = [one for one in kept if one.piece.slot != "extra"]
     families = tuple(families_of(hanging.asked.body, plain, hanging.asked.schools, BREADTH))
     works_on: list[dict[str, int]] = []
     twins: list[tuple[str, str]] = []
-    for number, search in enumerate(by_day(hanging.asked, Wardrobe(families, BREADTH), hanging.days)):
+    for number, search in enumerate(by_day(hanging.asked, Wardrobe(families, BREADTH), hanging.days, progress)):
         counted: dict[str, int] = {}
         for family, sums in search.families:
             for axis in AXES:
@@ -152,15 +162,17 @@ def _orphans(
         for one in hanging.owned
         if not counts.works_of[one.key] and not one.away and one.piece.slot not in ("swim",)
     ]
+    asked_of = [one for one in alone if one.piece.slot != "extra"]
+    first = Steps(progress, (0.8, 0.2))
+    adopted = adoptions_of(
+        hanging.asked, asked_of, kept, hanging.days, candidates, hanging.kit, hanging.wish, first.next()
+    )
     found = {}
     for number, one in enumerate(alone):
         why, text = "", whole.wardrobe.out.get(one.key, "")
         if one.key not in whole.wardrobe.out:
             why, text = stands_in_the_way(hanging.asked, whole, one.key, hanging.wish)
-        adopted: tuple[Adoption, ...] = ()
-        if one.piece.slot != "extra":
-            adopted = adoptions(hanging.asked, one, kept, hanging.days, candidates, hanging.kit, hanging.wish)
-        found[one.key] = Orphan(one.key, why, text, adopted)
+        found[one.key] = Orphan(one.key, why, text, adopted.get(one.key, ()))
         if progress is not None:
-            progress(0.15 + 0.85 * (number + 1) / len(alone))
+            progress(0.8 + 0.2 * (number + 1) / len(alone))
     return found

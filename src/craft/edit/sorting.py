@@ -98,7 +98,7 @@ def propose(known: Known) -> Proposal:
     if known.away:
         return _proposal(known, "wear", Sentence(f"{known.away}: wear it when it is back."))
     return _proposal(
-        known, "wear", Sentence(f"{_many(known.works, 'outfit')}; {_one_in(known.share)} of its looks works.")
+        known, "wear", Sentence(f"{_many(known.works, 'outfit')}; {_one_in(known.share)} of its looks work.")
     )
 
 

@@ -15,7 +15,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from craft.edit.candidates import Candidate
-from craft.edit.gaps import ENOUGH, MAKES, Gaps, newness, outfits
+from craft.edit.gaps import ENOUGH, MAKES, Gaps, newness, outfits, same_accent
 from craft.search.crew import Asked, Progress
 from craft.search.tables import Packed
 from craft.search.variety import alike
@@ -99,7 +99,9 @@ Made = dict[frozenset[int], tuple[NDArray[np.float64], NDArray[np.float64]]]
 
 
 def _may(one: Sequence[int], listed: Sequence[Candidate], prices: Mapping[str, int] | None, budget: int | None) -> bool:
-    """Whether a set stays within the budget."""
+    """Whether a set stays within the budget, and says no accent twice."""
+    if any(same_accent(listed[a], listed[b]) for a, b in combinations(one, 2)):
+        return False
     if budget is None or prices is None:
         return True
     return sum(prices[listed[at].key] for at in one) <= budget

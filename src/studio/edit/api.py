@@ -13,6 +13,7 @@ from pydantic import BaseModel
 from craft.body import Body
 from craft.cloth import Piece
 from craft.draw.flats import flat_of
+from craft.edit.shape import PLACES
 from craft.formats.brief_form import BriefForm
 from studio.bodies.known import measures_of
 from studio.drawings import drawn
@@ -185,6 +186,7 @@ def capsule(request: MemberRequest, client_id: UUID, given: CapsuleIn) -> Any:
     names = _names(request, client_id, found.get("new", {}))
     days = days_of(found)
     parts = [part for one in found.get("parts", []) if (part := _part(one, names, days, found)) is not None]
+    parts.sort(key=lambda part: PLACES.index(Piece.of(words_of(part.words)).slot))
     looks = [{"pieces": keys, "worn": {}, "verdict": "works", "reasons": []} for keys in found.get("looks", [])]
     return _told(
         CapsuleOut(
@@ -210,7 +212,7 @@ def _part(one: Mapping[str, Any], names: Names, days: list[DayOut], found: Mappi
         **piece.model_dump(exclude={"how", "words"}),
         words=piece.words,
         outfits=one["outfits"],
-        day=days[one["day"]].name,
+        day=" and ".join(days[number].name for number in one["days"]),
         price=found["prices"].get(one["key"]),
     )
 

@@ -17,6 +17,7 @@ from craft.edit.gaps import Gain, Gaps, gaps
 from craft.edit.numbers import numbers_for
 from craft.edit.orphans import Adoption
 from craft.edit.reading import read_wardrobe
+from craft.edit.steps import Steps
 from craft.edit.together import Several, short_list, together
 from craft.errors import InvalidInput
 from craft.search.crew import Progress
@@ -44,8 +45,9 @@ def kept_sentence(sentence: Sentence) -> list[Any]:
 def sorting(situation: EditSituation, tell: Progress) -> dict[str, Any]:
     """What is proposed for each piece, and the wardrobe as a whole."""
     hanging = situation.hanging
-    whole = sums_of(situation.wardrobe, lambda part: tell(0.6 * part))
-    read = read_wardrobe(hanging, whole, situation.candidates, lambda part: tell(0.6 + 0.3 * part))
+    steps = Steps(tell, (0.5, 0.4, 0.1))
+    whole = sums_of(situation.wardrobe, steps.next() or tell)
+    read = read_wardrobe(hanging, whole, situation.candidates, steps.next())
     pieces: dict[str, Any] = {}
     for number, key in enumerate(read.order):
         proposal = read.proposals[key]
@@ -116,17 +118,23 @@ def missing(situation: EditSituation, tell: Progress) -> dict[str, Any]:
     """What to buy: the one piece that unlocks most, the best few together, and small things first."""
     hanging, asked = situation.hanging, situation.hanging.asked
     kept, _ = wearable(asked.body, hanging.owned, asked.schools)
-    found = gaps(asked, kept, situation.candidates, hanging.days, hanging.wish, lambda part: tell(0.75 * part))
+    steps = Steps(tell, (0.65, 0.2, 0.15))
+    found = gaps(asked, kept, situation.candidates, hanging.days, hanging.wish, steps.next())
     prices = _prices(situation, found)
     sets = together(
         asked, kept, found, SIZES, prices=prices, budget=situation.budget if prices else None, wish=hanging.wish,
-        progress=lambda part: tell(0.75 + 0.2 * part),
+        progress=steps.next(),
     )  # fmt: skip
     led = found.leading(LED)
     in_sets = {key for one in sets.best.values() for key in one.keys}
     told = [*led, *(gain for gain in found.gains if gain.candidate.key in in_sets and gain not in led)]
+    gains, last = [], steps.next()
+    for number, gain in enumerate(told):
+        gains.append(_gain(situation, found, gain, prices))
+        if last is not None:
+            last((number + 1) / len(told))
     return {
-        "gains": [_gain(situation, found, gain, prices) for gain in told],
+        "gains": gains,
         "lead": [gain.candidate.key for gain in led],
         "together": [_several(one, prices) for _, one in sorted(sets.best.items())],
         "weighed": sets.weighed,
@@ -191,8 +199,10 @@ def a_capsule(situation: EditSituation, tell: Progress) -> dict[str, Any]:
     kept, _ = wearable(asked.body, hanging.owned, asked.schools)
     plain = [one for one in kept if one.piece.slot != "extra"]
     bought, prices = [], dict[str, int]()
+    steps = Steps(tell, (0.6, 0.4) if ask.bought else (0.0, 1.0))
+    first = steps.next()
     if ask.bought:
-        found = gaps(asked, kept, situation.candidates, hanging.days, hanging.wish, lambda part: tell(0.6 * part))
+        found = gaps(asked, kept, situation.candidates, hanging.days, hanging.wish, first)
         listed = short_list(found)
         bought, prices = [one.owned for one in listed], _prices(situation, found)
     wanted = CapsuleWish(
@@ -200,11 +210,11 @@ def a_capsule(situation: EditSituation, tell: Progress) -> dict[str, Any]:
     )
     made = capsule(
         asked, plain, hanging.days, wanted, bought, prices=prices, wish=hanging.wish,
-        progress=lambda part: tell(0.6 + 0.2 * part),
+        progress=steps.next(),
     )  # fmt: skip
     new = {one.key: one.piece.described() for one in bought if one.key in made.keys}
     return {
-        "parts": [{"key": part.key, "outfits": part.outfits, "day": part.day} for part in made.parts],
+        "parts": [{"key": part.key, "outfits": part.outfits, "days": list(part.days)} for part in made.parts],
         "new": new,
         "prices": {key: prices[key] for key in new if key in prices},
         "outfits": made.outfits,

@@ -195,7 +195,7 @@ class CapsuleIn(BaseModel):
 
 
 class CapsulePartOut(BaseModel):
-    """A piece of a capsule: in how many of its outfits it stands, and the kind of day that it is for most."""
+    """A piece of a capsule: in how many of its outfits it stands, and the kinds of day that it is for; none where it serves all."""
 
     piece_id: UUID | None = None
     whose: Whose

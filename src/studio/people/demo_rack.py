@@ -86,3 +86,14 @@ RACKS: dict[str, Rack] = {
         ("navy flats pointed", {}),
     ),
 }
+
+#: What the demo studio takes along to a wardrobe: cheap things that restyle dear ones.
+KIT = (
+    "black elastic belt wide",
+    "cognac belt",
+    "gold necklace long",
+    "scarf navy and rust",
+    "camel cardigan longline",
+    "light blue kimono",
+    "tan flats pointed",
+)

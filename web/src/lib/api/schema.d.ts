@@ -6030,7 +6030,7 @@ export interface components {
         };
         /**
          * CapsulePartOut
-         * @description A piece of a capsule: in how many of its outfits it stands, and the kind of day that it is for most.
+         * @description A piece of a capsule: in how many of its outfits it stands, and the kinds of day that it is for; none where it serves all.
          */
         CapsulePartOut: {
             /** Piece Id */

@@ -22,6 +22,8 @@
   import ReadStep from "$lib/read/ReadStep.svelte";
   import Records from "$lib/records/Records.svelte";
   import { Counts } from "$lib/outfits/counts.svelte";
+  import { Edit } from "$lib/edit/edit.svelte";
+  import EditStep from "$lib/edit/EditStep.svelte";
   import { Outfits } from "$lib/outfits/outfits.svelte";
   import OutfitsStep from "$lib/outfits/OutfitsStep.svelte";
   import { Shop } from "$lib/shop/shop.svelte";
@@ -52,6 +54,7 @@
   const dressing = new Dressing(table, held, back);
   const counts = new Counts(given.client.id);
   const outfits = new Outfits(given.client.id, given.words, table.draft, history);
+  const edit = new Edit(given.client.id, rack, history);
   /** The names of the rack's pieces, for what asks for them by their ids. */
   const titles = $derived(Object.fromEntries((rack.pieces ?? []).map((piece) => [piece.id, piece.title])));
   $effect.pre(() => void (measuring.known = known));
@@ -63,6 +66,7 @@
   let header = $state<Header>();
   let dressed = $state<DressStep>();
   let searched = $state<OutfitsStep>();
+  let edited = $state<EditStep>();
 
   const first = $derived<Step>(measuring.session ? "measure" : given.client.measures ? "dress" : "brief");
   const step = $derived(stepOf(page.url.hash) ?? first);
@@ -70,7 +74,7 @@
     if (step === "brief") return held.saving;
     if (step === "measure") return measuring.saving;
     if (step === "try") return tryon.saving;
-    return step === "rack" ? "kept" : table.draft.saving;
+    return step === "rack" || step === "edit" ? "kept" : table.draft.saving;
   });
 
   $effect(() => {
@@ -113,7 +117,7 @@
     await goto(`#${to}`, { keepFocus: true, noScroll: true });
     await tick();
     const panel = document.querySelector<HTMLElement>("[data-panel]");
-    if (to === "outfits") {
+    if (to === "outfits" || to === "edit") {
       // Arrows walk the looks there, and would step through the words of a field.
       panel?.focus();
       return;
@@ -151,6 +155,7 @@
       letters: {
         ...(step === "dress" ? dressing.letters : {}),
         ...(step === "outfits" ? searched?.letters : {}),
+        ...(step === "edit" ? edited?.letters.now : {}),
         n: () => dressed?.focusName(),
         "?": () => header?.showKeys(),
       },
@@ -206,6 +211,8 @@
       onopen={() => void go("dress")}
       bind:this={searched}
     />
+  {:else if step === "edit"}
+    <EditStep {edit} name={client.name} bind:this={edited} />
   {:else if step === "try"}
     <TryOnStep client={held.client} {tryon} {shop} />
   {:else if step === "shop"}

@@ -11,6 +11,7 @@ export const STEPS = [
   ["history", "History"],
   ["records", "Records"],
   ["outfits", "Outfits"],
+  ["edit", "Edit"],
 ] as const;
 
 export type Step = (typeof STEPS)[number][0];
@@ -24,13 +25,13 @@ interface Group {
  * there, so a new step joins the part that it belongs to. */
 export const GROUPS: readonly Group[] = [
   { name: "Client", steps: ["brief", "measure", "read"] },
-  { name: "Pieces", steps: ["shop", "rack", "try"] },
+  { name: "Pieces", steps: ["shop", "rack", "try", "edit"] },
   { name: "Looks", steps: ["dress", "looks", "outfits"] },
   { name: "Past", steps: ["history", "records"] },
 ];
 
 /** The keys of the steps in their order: the digits, and what comes after them by its letter. */
-const KEYS = [..."1234567890", "O"];
+const KEYS = [..."1234567890", "O", "I"];
 
 /** What a step is called, and what stands on its key. */
 export const nameOf = (step: Step): string => STEPS.find(([key]) => key === step)?.[1] ?? step;
@@ -48,7 +49,7 @@ export function stepOf(hash: string): Step | null {
   return STEPS.find(([key]) => `#${key}` === hash)?.[0] ?? null;
 }
 
-/** The step of a key: 1 is the first, 0 the tenth, O the last. */
+/** The step of a key: 1 is the first, 0 the tenth, then the letters. */
 export function stepAt(code: string): Step | undefined {
   const on = /^(?:Digit|Key)(\w)$/.exec(code)?.[1] ?? "";
   return on ? STEPS[KEYS.indexOf(on)]?.[0] : undefined;

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** A product description pasted in, the shoe it is tried with, and what was read of it. */
+  import BuyOrLeave from "../edit/BuyOrLeave.svelte";
   import { notice } from "../ui/notice.svelte";
   import { studio } from "../studio.svelte";
   import { said, worded } from "../units";
@@ -82,6 +83,7 @@
           </li>{/each}
       </ul>
     {/if}
+    <BuyOrLeave {clientId} piece={shop.placed.piece} />
   </section>
 {/if}
 <p class="mt-5 border-t border-grain pt-3 text-sm">

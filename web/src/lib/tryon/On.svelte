@@ -1,5 +1,6 @@
 <script lang="ts">
   /** The piece that is on: what is expected, what is seen, what becomes of it. */
+  import BuyOrLeave from "../edit/BuyOrLeave.svelte";
   import DateField from "../ui/DateField.svelte";
   import { studio } from "../studio.svelte";
   import Mark from "../ui/Mark.svelte";
@@ -88,6 +89,7 @@
           >
         </div>
       {/if}
+      {#if !piece.piece_id}<BuyOrLeave clientId={tryon.clientId} piece={piece.placed.piece} />{/if}
       {#if form.decision}
         <div class="mt-1 border-l-2 border-leaf pl-3">
           {#if form.decision === "alter"}

@@ -4,7 +4,7 @@
 
   let { open = $bindable(false) }: { open?: boolean } = $props();
   const KEYS = [
-    ["1 … 9, 0, O", "the steps, Brief to Records; Outfits"],
+    ["1 … 9, 0, O, I", "the steps, Brief to Records; Outfits, Edit"],
     ["Alt 1 … 0", "the same while a field is being typed in; Alt T and Alt U too"],
     ["T", "turn the screen to the client: numbers hidden"],
     ["U", "cm or inches"],
@@ -47,12 +47,19 @@
     ["M", "more unlike this"],
     ["B", "show the best of all"],
   ];
+  const SORTING = [
+    ["Enter", "as it is proposed"],
+    ["W P A C D F K", "wear, partner, alter, care, one of two, no fit, out"],
+    ["← →", "to the piece before or after"],
+    ["Ctrl Enter", "bringing in: hang every line"],
+  ];
   const SHEETS = [
     ["Everywhere", KEYS],
     ["Measuring", MEASURING],
     ["Trying on", TRYING],
     ["Dressing", DRESSING],
     ["Outfits", FINDING],
+    ["Edit", SORTING],
   ] as const;
 </script>
 

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from datetime import UTC, datetime, timedelta
 from typing import Any
+from uuid import uuid4
 
 from django.conf import settings
 from django.core.management.base import BaseCommand, CommandError
@@ -15,10 +16,11 @@ from craft.formats.brief_form import Aims, BriefForm
 from craft.formats.client_file import ClientFile, FiledConsent, FiledReading, FiledSession
 from craft.formats.look_form import FiledLink, FiledLook, LookFacts
 from craft.formats.rack_form import Facts, FiledPiece
+from studio.edit.services import carry
 from studio.people import demo
 from studio.people.demo_fittings import load_charts, load_fittings
 from studio.people.demo_looks import LOOK_FACTS
-from studio.people.demo_rack import RACKS
+from studio.people.demo_rack import KIT, RACKS
 from studio.people.models import Member, Studio
 from studio.records.services import client_from_file
 
@@ -46,6 +48,8 @@ def load(password: str) -> Member:
         client = client_from_file(members[0], file_of(person, datetime.now(UTC)))
         load_fittings(members[0], client, datetime.now(UTC))
     load_charts(members[0])
+    for line in KIT:
+        carry(members[0], uuid4(), line)
     return members[0]
 
 

@@ -1,0 +1,335 @@
+/** An edit on the screen: what is proposed and decided of each piece, what is missing, what goes and what is bought. */
+import { api, ask, type Schemas } from "../api/client";
+import type { History } from "../client/history.svelte";
+import type { Rack } from "../rack/rack.svelte";
+import { notice } from "../ui/notice.svelte";
+import type { Decision, Goes, View } from "./words";
+import { Work } from "./work.svelte";
+
+export type Proposal = Schemas["ProposalOut"];
+export type EditLook = Schemas["EditLookOut"];
+export type Decided = Schemas["SortedOut"];
+export type ToBuy = Schemas["ToBuyOut"];
+type Drawn = Schemas["DrawnLookOut"];
+/** Where a piece goes, and why. */
+export interface Whither {
+  word?: string;
+  goes?: Goes;
+  place?: string;
+  on?: string | null;
+}
+
+/** How many looks are drawn with one question. */
+const AT_ONCE = 12;
+
+export class Edit {
+  view = $state<View>("sort");
+  decided = $state.raw<Record<string, Decided>>({});
+  kit = $state.raw<Schemas["KitPieceOut"][]>([]);
+  buying = $state.raw<Schemas["BuyingOut"] | null>(null);
+  drawn = $state.raw<Record<string, Drawn>>({});
+  /** The piece that is being sorted, and the one that was decided last. */
+  at = $state<string | null>(null);
+  last = $state<string | null>(null);
+  trouble = $state<string | null>(null);
+  wanted = $state.raw<Schemas["CapsuleIn"]>({ pieces: 14, bought: 0, must: [], never: [] });
+  readonly sorting: Work<Schemas["SortingOut"]>;
+  readonly gaps: Work<Schemas["GapsOut"]>;
+  readonly capsule: Work<Schemas["CapsuleOut"]>;
+  readonly changed: Work<Schemas["ChangedOut"]>;
+
+  constructor(
+    readonly clientId: string,
+    readonly rack: Rack,
+    private history: History,
+  ) {
+    const params = this.#client;
+    this.sorting = new Work(() => ask(api.POST("/api/clients/{client_id}/edit/sorting", { params })));
+    this.gaps = new Work(() => ask(api.POST("/api/clients/{client_id}/edit/gaps", { params })));
+    this.changed = new Work(() => ask(api.POST("/api/clients/{client_id}/edit/changed", { params })));
+    this.capsule = new Work(() =>
+      ask(api.POST("/api/clients/{client_id}/edit/capsule", { params, body: this.wanted })),
+    );
+  }
+
+  get #client() {
+    return { path: { client_id: this.clientId } };
+  }
+
+  /** The pieces in the order to go through them: bottoms first. */
+  readonly order = $derived.by(() => (this.sorting.told?.pieces ?? []).map((one) => one.piece_id));
+  readonly proposals = $derived.by(() =>
+    Object.fromEntries((this.sorting.told?.pieces ?? []).map((one) => [one.piece_id, one])),
+  );
+  readonly left = $derived(this.order.filter((id) => !(id in this.decided)));
+  readonly here = $derived(
+    this.at && this.order.includes(this.at) ? this.at : (this.left[0] ?? this.order[0] ?? null),
+  );
+  readonly pieces = $derived.by(() =>
+    Object.fromEntries((this.rack.pieces ?? []).map((piece) => [piece.id, piece])),
+  );
+
+  /** Somebody looks at this step; the way to look away. */
+  open(): () => void {
+    void this.load();
+    return () => [this.sorting, this.gaps, this.capsule, this.changed].forEach((work) => work.leave());
+  }
+
+  async load(): Promise<void> {
+    await this.rack.load();
+    await Promise.all([this.sorting.ask(), this.loadDecided(), this.loadBuying(), this.loadKit()]);
+  }
+
+  async loadDecided(): Promise<void> {
+    const told = await ask(api.GET("/api/clients/{client_id}/edit/sorted", { params: this.#client }));
+    this.trouble = "refusal" in told ? told.refusal.message : null;
+    if ("data" in told)
+      this.decided = Object.fromEntries(told.data.decisions.map((one) => [one.piece_id, one]));
+  }
+
+  step(by: number): void {
+    const at = this.here ? this.order.indexOf(this.here) : 0;
+    this.at = this.order[Math.min(Math.max(at + by, 0), this.order.length - 1)] ?? null;
+  }
+
+  /** The next piece that nobody has decided of. */
+  next(): void {
+    const at = this.here ? this.order.indexOf(this.here) : -1;
+    const after = [...this.order.slice(at + 1), ...this.order.slice(0, at + 1)];
+    this.at = after.find((id) => !(id in this.decided)) ?? null;
+  }
+
+  /** Decide of a piece, and go on to the next. */
+  async decide(id: string, decision: Decision, more: Whither = {}): Promise<boolean> {
+    const before = this.decided[id];
+    const goesOn = !more.goes && !more.word && this.here === id;
+    // The next piece stands there at once; this one comes back if it could not be kept.
+    if (goesOn) this.next();
+    if (!(await this.#put(id, decision, more))) {
+      if (goesOn) this.at = id;
+      return false;
+    }
+    this.last = id;
+    this.history.add({
+      name: `deciding of the ${this.pieces[id]?.title ?? "piece"}`,
+      undo: async () => {
+        if (before) await this.#put(id, before.decision, before as Whither);
+        else await this.#undecide(id);
+        this.at = id;
+      },
+      redo: async () => void (await this.#put(id, decision, more)),
+    });
+    return true;
+  }
+
+  async #put(id: string, decision: Decision, more: Whither): Promise<boolean> {
+    const held = this.decided[id];
+    const body = {
+      id: held?.id ?? crypto.randomUUID(),
+      version: held?.version ?? null,
+      decision,
+      proposed: this.proposals[id]?.decision ?? "",
+      word: more.word ?? "",
+      goes: more.goes ?? "",
+      place: more.place ?? "",
+      on: more.on ?? null,
+    };
+    const params = { path: { piece_id: id } };
+    const told = await ask(api.PUT("/api/rack/{piece_id}/sorted", { params, body }));
+    if ("data" in told) {
+      this.decided = { ...this.decided, [id]: told.data };
+      return true;
+    }
+    const current = told.refusal.current as Decided | undefined;
+    if (current) this.decided = { ...this.decided, [id]: current };
+    notice.say(
+      current
+        ? `${told.refusal.message} It shows theirs now; decide again to put yours on top.`
+        : told.refusal.message,
+    );
+    return false;
+  }
+
+  async #undecide(id: string): Promise<void> {
+    const told = await ask(api.DELETE("/api/rack/{piece_id}/sorted", { params: { path: { piece_id: id } } }));
+    if ("data" in told)
+      this.decided = Object.fromEntries(Object.entries(this.decided).filter(([one]) => one !== id));
+  }
+
+  /** Say that a piece on a list is gone; undo hangs it again. */
+  async gone(id: string): Promise<void> {
+    const params = { path: { piece_id: id } };
+    const told = await ask(api.POST("/api/rack/{piece_id}/gone", { params }));
+    if ("refusal" in told) {
+      notice.say(told.refusal.message);
+      return;
+    }
+    this.decided = { ...this.decided, [id]: told.data };
+    this.history.add({
+      name: `letting the ${told.data.title} go`,
+      undo: async () => {
+        const back = await ask(api.DELETE("/api/rack/{piece_id}/gone", { params }));
+        if ("data" in back) this.decided = { ...this.decided, [id]: back.data };
+      },
+      redo: () => this.gone(id),
+    });
+  }
+
+  async loadBuying(): Promise<void> {
+    const told = await ask(api.GET("/api/clients/{client_id}/buying", { params: this.#client }));
+    if ("data" in told) this.buying = told.data;
+  }
+
+  #things(change: (things: ToBuy[]) => ToBuy[]): void {
+    if (this.buying) this.buying = { ...this.buying, things: change(this.buying.things) };
+  }
+
+  async buy(
+    piece: Schemas["PieceWords"],
+    more: { why?: string; looks?: number; price?: number | null },
+  ): Promise<void> {
+    const body = {
+      id: crypto.randomUUID(),
+      piece,
+      why: more.why ?? "",
+      looks: more.looks ?? 0,
+      price: more.price ?? null,
+      when: "now" as const,
+    };
+    const told = await ask(api.POST("/api/clients/{client_id}/buying", { params: this.#client, body }));
+    if ("refusal" in told) {
+      notice.say(told.refusal.message);
+      return;
+    }
+    const put = () => this.#things((things) => [...things.filter((one) => one.id !== body.id), told.data]);
+    put();
+    const params = { path: { buy_id: body.id } };
+    this.history.add({
+      name: `putting the ${told.data.title} on the list`,
+      undo: async () => {
+        await ask(api.DELETE("/api/buying/{buy_id}", { params }));
+        this.#things((things) => things.filter((one) => one.id !== body.id));
+      },
+      redo: async () => {
+        await ask(api.POST("/api/buying/{buy_id}/restore", { params }));
+        put();
+      },
+    });
+    notice.say(`${told.data.title} stands on the buying list.`);
+  }
+
+  /** Whether a thing stands on the list already. */
+  listed(piece: Schemas["PieceWords"]): boolean {
+    const told = JSON.stringify(Object.entries(piece).toSorted());
+    return (this.buying?.things ?? []).some(
+      (one) => JSON.stringify(Object.entries(one.words).toSorted()) === told,
+    );
+  }
+
+  async changeBuy(thing: ToBuy, change: Omit<Schemas["ToBuyChange"], "version">, undo = true): Promise<void> {
+    const params = { path: { buy_id: thing.id } };
+    const told = await ask(
+      api.PATCH("/api/buying/{buy_id}", { params, body: { version: thing.version, ...change } }),
+    );
+    const now = "data" in told ? told.data : (told.refusal.current as ToBuy | undefined);
+    if ("refusal" in told) notice.say(told.refusal.message);
+    if (now) this.#things((things) => things.map((one) => (one.id === now.id ? now : one)));
+    if ("data" in told && undo) {
+      const was = Object.fromEntries(Object.keys(change).map((key) => [key, thing[key as keyof ToBuy]]));
+      const newest = () => this.buying?.things.find((one) => one.id === thing.id) ?? thing;
+      this.history.add({
+        name: `a change of the ${thing.title}`,
+        undo: () => this.changeBuy(newest(), was, false),
+        redo: () => this.changeBuy(newest(), change, false),
+      });
+    }
+  }
+
+  async strike(thing: ToBuy): Promise<void> {
+    const params = { path: { buy_id: thing.id } };
+    await ask(api.DELETE("/api/buying/{buy_id}", { params }));
+    this.#things((things) => things.filter((one) => one.id !== thing.id));
+    this.history.add({
+      name: `striking the ${thing.title}`,
+      undo: async () => {
+        await ask(api.POST("/api/buying/{buy_id}/restore", { params }));
+        await this.loadBuying();
+      },
+      redo: () => this.strike(thing),
+    });
+  }
+
+  async loadKit(): Promise<void> {
+    const told = await ask(api.GET("/api/kit"));
+    if ("data" in told) this.kit = told.data.pieces;
+  }
+
+  /** Put a piece into the kit; what is wrong with the line, or nothing. */
+  async carry(line: string): Promise<string | null> {
+    const id = crypto.randomUUID();
+    const told = await ask(api.POST("/api/kit", { body: { id, line } }));
+    if ("refusal" in told) return told.refusal.message;
+    await this.loadKit();
+    this.history.add({
+      name: `carrying the ${told.data.title}`,
+      undo: () => this.leaveHome(id, false),
+      redo: () => this.#carryAgain(id),
+    });
+    return null;
+  }
+
+  async leaveHome(id: string, undo = true): Promise<void> {
+    await ask(api.DELETE("/api/kit/{kit_id}", { params: { path: { kit_id: id } } }));
+    if (undo)
+      this.history.add({
+        name: "leaving a piece of the kit at home",
+        undo: () => this.#carryAgain(id),
+        redo: () => this.leaveHome(id, false),
+      });
+    await this.loadKit();
+  }
+
+  async #carryAgain(id: string): Promise<void> {
+    await ask(api.POST("/api/kit/{kit_id}/restore", { params: { path: { kit_id: id } } }));
+    await this.loadKit();
+  }
+
+  /** Hang many pieces, a line each; what became of each line. */
+  async hang(lines: string[]): Promise<Schemas["LineOut"][] | string> {
+    const body = { lines: lines.map((line) => ({ id: crypto.randomUUID(), line })) };
+    const told = await ask(api.POST("/api/clients/{client_id}/rack/lines", { params: this.#client, body }));
+    if ("refusal" in told) return told.refusal.message;
+    const ids = told.data.lines.filter((one) => !one.refused).map((one) => one.id);
+    const each = (way: "DELETE" | "restore") =>
+      Promise.all(
+        ids.map((id) => {
+          const params = { path: { piece_id: id } };
+          return way === "DELETE"
+            ? ask(api.DELETE("/api/rack/{piece_id}", { params }))
+            : ask(api.POST("/api/rack/{piece_id}/restore", { params }));
+        }),
+      );
+    if (ids.length)
+      this.history.add({
+        name: `hanging ${ids.length} pieces`,
+        undo: async () => void (await each("DELETE").then(() => this.load())),
+        redo: async () => void (await each("restore").then(() => this.load())),
+      });
+    void this.load();
+    return told.data.lines;
+  }
+
+  /** Draw those of these looks that are not drawn yet. */
+  async draw(looks: EditLook[]): Promise<void> {
+    const wanted = looks.filter((look) => !(look.key in this.drawn)).slice(0, AT_ONCE);
+    if (!wanted.length) return;
+    const body = { looks: wanted.map((look) => look.pieces.map((piece) => piece.words)) };
+    const params = this.#client;
+    const told = await ask(api.POST("/api/clients/{client_id}/outfits/drawn", { params, body }));
+    if (!("data" in told)) return;
+    const more = wanted.flatMap((look, i) =>
+      told.data.looks[i] ? [[look.key, told.data.looks[i]] as const] : [],
+    );
+    this.drawn = { ...this.drawn, ...Object.fromEntries(more) };
+  }
+}
