@@ -24,7 +24,7 @@ from craft.units import Sentence
 #: What a piece of each place takes of a budget, against the others (W: a coat or blazer three tops, shoes two).
 TAKES = {"bottom": 1.6, "one_piece": 2.0, "top": 1.0, "layer": 3.0, "shoes": 2.2, "extra": 0.5}
 WEEKS = 52
-#: A thing for a season is worn in so much of the year; a piece in fewer looks than this with what she has is none to buy (W).
+#: A thing for a season is worn in so much of the year; a piece in fewer looks than this with what hangs there is none to buy (W).
 A_SEASON, FEW = 0.35, 4
 BREADTH = Breadth(0, 1, every_way=False)
 Verdict = Literal["buy", "alter", "leave"]
@@ -59,7 +59,7 @@ def wears_a_year(candidate: Candidate, share: float, others: int) -> float:
 
 @dataclass(frozen=True, slots=True)
 class Bought:
-    """The verdict on a thing at the try-on: what speaks for and against it, the outfits it makes with what she has by kind of
+    """The verdict on a thing at the try-on: what speaks for and against it, the outfits it makes with what hangs there by kind of
     day, and the alteration that it needs."""
 
     verdict: Verdict
@@ -95,11 +95,11 @@ def buy_or_leave(
     against += list(not_bought(land(asked.body, piece, schools=asked.schools)))
     looks = _looks(asked, piece, owned, days, wish or Wish())
     if max(looks, default=0) < FEW:
-        against.append(Sentence(f"It makes {max(looks, default=0)} outfits with what she has."))
+        against.append(Sentence(f"It makes {max(looks, default=0)} outfits with what hangs there."))
     new = newness(Candidate("new", piece), owned)
     if new < 1 - 0.55:
         against.append(Sentence("There is its like on the rack already."))
-    makes = Sentence(f"It makes {max(looks, default=0):,} outfits with what she has.")
+    makes = Sentence(f"It makes {max(looks, default=0):,} outfits with what hangs there.")
     if against:
         return Bought("leave", tuple(against), looks, change)
     if change is not None:

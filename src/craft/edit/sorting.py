@@ -29,7 +29,7 @@ HINDERS: tuple[tuple[re.Pattern[str], str], ...] = (
     (re.compile(r"\b(?:button|zip|hole|tear|torn|seam|mend)", re.I), "Needs mending first."),
     (re.compile(r"\b(?:stain|spot|bleach|yellow)", re.I), "Needs a stain seen to: bleach or dye it."),
     (re.compile(r"\b(?:pill|bobbl|lint)", re.I), "Needs its pilling shaved off."),
-    (re.compile(r"\bbra\b", re.I), "Wants another bra than she wears."),
+    (re.compile(r"\bbra\b", re.I), "Wants another bra to it."),
 )
 
 
@@ -87,14 +87,14 @@ def propose(known: Known) -> Proposal:
     hinders = hindered(known.note)
     if hinders:
         return _proposal(known, "care", Sentence(hinders))
-    if known.by_face == "away" and known.works < FEW * 4:
-        return _proposal(
-            known, "out_of_keeping", Sentence("Far from her colouring by the face, and in few good looks.")
-        )
+    if known.by_face == "away" and known.share < SELDOM:
+        said_so = "Far from this colouring by the face, and seldom in a good look."
+        return _proposal(known, "out_of_keeping", Sentence(said_so))
     if 0 < known.works < FEW:
-        return _proposal(
-            known, "partner", Sentence(f"Only {_many(known.works, 'good look')}: it wants a partner."), first
-        )
+        return _proposal(known, "partner", Sentence(f"Only {_many(known.works, 'outfit')}: it wants a partner."), first)
+    if known.works and known.share < SELDOM:
+        hard = f"Hard to put with the rest: {_one_in(known.share)} of its looks work."
+        return _proposal(known, "partner", Sentence(hard), first)
     if known.away:
         return _proposal(known, "wear", Sentence(f"{known.away}: wear it when it is back."))
     return _proposal(

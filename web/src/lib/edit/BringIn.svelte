@@ -104,14 +104,14 @@
           <span class="grow first-letter:uppercase">{piece.title}</span>
           <button
             class="quiet"
-            aria-label="Leave the {piece.title} at home"
+            aria-label="leave at home: {piece.title}"
             onclick={() => void edit.leaveHome(piece.id)}>leave at home</button
           >
           <button
             class="quiet"
             disabled={edit.listed(piece.words)}
             onclick={() => void edit.buy(piece.words, { why: "wanted from the kit" })}
-            >{edit.listed(piece.words) ? "on the list" : "she wants one"}</button
+            >{edit.listed(piece.words) ? "on the list" : "wanted: list it"}</button
           >
         </li>
       {:else}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  /** Whether to buy the piece in hand: does it fit, how many outfits does it make with what she has, what would it need. */
+  /** Whether to buy the piece in hand: does it fit, how many outfits does it make with what hangs there, what would it need. */
   import { api, ask, type Schemas } from "../api/client";
   import Mark from "../ui/Mark.svelte";
 

@@ -78,7 +78,7 @@
       {#each listed(list) as id (id)}
         <button
           class="quiet block text-xs"
-          aria-label="{label} no longer: {edit.pieces[id]?.title}"
+          aria-label="{edit.pieces[id]?.title} ×: {label.toLowerCase()}, no longer"
           onclick={() => want({ [list]: listed(list).filter((one) => one !== id) })}
           type="button">{edit.pieces[id]?.title} ×</button
         >
