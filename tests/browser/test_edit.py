@@ -127,7 +127,9 @@ def test_an_afternoon_at_the_wardrobe(visit: Stylist) -> None:
 def test_a_capsule_and_what_changed(visit: Stylist) -> None:
     view(visit, "capsule")
     field = visit.find("form input")
-    field.send_keys(Keys.CONTROL + "a", "8", Keys.TAB)
+    field.click()
+    visit.chord(Keys.CONTROL, "a")
+    visit.press("8", Keys.TAB)
     visit.find("form button[data-main]").click()
     done(visit, "capsule")
     visit.sees("pieces make")
