@@ -18,7 +18,7 @@ from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
 from urllib.parse import quote
 
-from bench import against, crowd, drag, engine, tables
+from bench import against, crowd, drag, edit, engine, tables
 from bench.engine import LOOKS, timed
 from bench.visitor import Visitor
 from craft.body import Body, Measures
@@ -168,6 +168,7 @@ def main() -> None:
     print(f"{'yardstick (plain Python)':44} median {unit:7.2f} ms")
     in_process(unit)
     tables.proof()
+    edit.proof()
     edge, figure = drag.latencies()
     say("a hem dragged in the browser, until it is there", edge, unit, "aim: p95 under 100 ms")
     say("... until figure and reasons are", figure, unit, "aim: p95 under 100 ms")

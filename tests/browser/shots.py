@@ -47,14 +47,35 @@ def measure(stylist: Stylist) -> None:
     take(stylist, "measure")
 
 
+def done(stylist: Stylist, testid: str) -> None:
+    """Wait for long work over a large wardrobe, which takes most of a minute beside a browser."""
+    for _ in range(15):
+        with contextlib.suppress(AssertionError):
+            stylist.wait(lambda: stylist.find(f"[data-testid={testid}]").get_attribute("data-state") == "done")
+            return
+
+
+def edit(stylist: Stylist) -> None:
+    """The same wardrobe gone through, and what it lacks."""
+    stylist.step("edit")
+    done(stylist, "sorting")
+    stylist.rest()
+    for number in range(1, 8):
+        stylist.press(Keys.ENTER)
+        stylist.sees(f"{number} of ")
+    stylist.wait(lambda: len(stylist.all("main [data-look] svg g path")) > 20)
+    take(stylist, "edit")
+    stylist.find("[data-view=missing]").click()
+    done(stylist, "gaps")
+    stylist.wait(lambda: len(stylist.all("[data-testid=gain] [data-look] svg g path")) > 20)
+    take(stylist, "missing")
+
+
 def outfits(stylist: Stylist) -> None:
-    """Every look of a large wardrobe; searching it takes most of a minute beside a browser."""
+    """Every look of a large wardrobe."""
     stylist.open("Rosalind")
     stylist.step("outfits")
-    for _ in range(12):
-        with contextlib.suppress(AssertionError):
-            stylist.wait(lambda: stylist.find("[data-testid=search]").get_attribute("data-state") == "done")
-            break
+    done(stylist, "search")
     stylist.press(Keys.ARROW_RIGHT, Keys.ARROW_RIGHT)
     stylist.wait(lambda: len(stylist.all("main svg [data-slot=shoes]")) >= 5)
     take(stylist, "outfits")
@@ -122,21 +143,17 @@ def shoot(stylist: Stylist) -> None:
     stylist.press(Keys.ENTER)
     stylist.find("[data-testid=preview]")
     take(stylist, "records")
-    for page, shows in (("rules", "[data-house-rule]"), ("charts", "[data-chart]")):
-        stylist.go(f"/{page}")
-        stylist.find(shows)
-        if page == "rules":
-            row = stylist.find("[data-house-rule='feet.weight']")
-            stylist.driver.execute_script("arguments[0].scrollIntoView({ block: 'center' })", row)
-            stylist.find("[data-house-rule='feet.weight'] button[aria-expanded]").click()
-            stylist.wait(lambda: "looks would" in stylist.find("[data-testid=effect]").text)
-        take(stylist, page)
+    stylist.go("/rules")
+    row = stylist.find("[data-house-rule='feet.weight']")
+    stylist.driver.execute_script("arguments[0].scrollIntoView({ block: 'center' })", row)
+    stylist.find("[data-house-rule='feet.weight'] button[aria-expanded]").click()
+    stylist.wait(lambda: "looks would" in stylist.find("[data-testid=effect]").text)
+    take(stylist, "rules")
     stylist.go("/people")
     outfits(stylist)
+    edit(stylist)
     stylist.go("/people")
     measure(stylist)
-    size(stylist, 820, 1180)
-    take(stylist, "tablet")
 
 
 def main() -> None:

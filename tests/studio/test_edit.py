@@ -165,6 +165,31 @@ def test_a_decision_is_made_told_and_taken_back(house: House, wardrobe: dict[str
     assert piece["facts"]["state"] == "in_use"
 
 
+def test_an_edit_goes_along_in_the_client_file(house: House, wardrobe: dict[str, Any]) -> None:
+    tee = wardrobe["white tee skimming"]["id"]
+    told = {
+        "decision": "out_of_keeping",
+        "goes": "give",
+        "place": "Fern & Daughter",
+        "on": "2026-12-24",
+        "word": "grey",
+    }
+    house.api.ask("PUT", f"/rack/{tee}/sorted", {"id": str(uuid.uuid4()), **told})
+    belt = {
+        "id": str(uuid.uuid4()),
+        "piece": {"is": "belt", "colour": "cognac"},
+        "price": 40,
+        "why": "a point of interest",
+    }
+    house.api.ask("POST", f"/clients/{house.client.id}/buying", belt)
+    text = house.api.ask("GET", f"/clients/{house.client.id}/file").content.decode()
+    again = house.api.ask("POST", "/client-files", {"text": text.replace("Pia Reed", "Pia Anew")}).told
+    decided = house.api.ask("GET", f"/clients/{again['id']}/edit/sorted").told["decisions"]
+    assert [{key: one[key] for key in told} for one in decided] == [told]
+    (thing,) = house.api.ask("GET", f"/clients/{again['id']}/buying").told["things"]
+    assert (thing["title"], thing["price"], thing["why"]) == ("cognac belt", 40, "a point of interest")
+
+
 def test_what_is_mended_is_not_gone(house: House, wardrobe: dict[str, Any]) -> None:
     tee = wardrobe["white tee skimming"]["id"]
     house.api.ask("PUT", f"/rack/{tee}/sorted", {"id": str(uuid.uuid4()), "decision": "care", "goes": "mend"})

@@ -8,14 +8,16 @@ from __future__ import annotations
 
 from typing import Annotated, Any, Literal
 
-from pydantic import BaseModel, ConfigDict, Field, StringConstraints, ValidationError, model_validator
+from pydantic import BaseModel, ConfigDict, Field, StringConstraints, ValidationError, field_validator, model_validator
 
 from craft.body.measures import MEASURES
+from craft.cloth import Piece
+from craft.edit.sorting import DECISIONS
 from craft.errors import NotAClientFile
 from craft.formats.brief_form import Aims, BriefForm, Said, Short
 from craft.formats.fitting_form import FiledErrand, FiledFitting, FiledTrial
 from craft.formats.look_form import FiledLook
-from craft.formats.moments import Past
+from craft.formats.moments import Due, Past
 from craft.formats.rack_form import FiledPiece
 from craft.judge.renamed import liked_now, muted_now
 
@@ -77,6 +79,34 @@ class FiledApart(_Part):
     word: Short = ""
 
 
+class FiledSorted(_Part):
+    """What was decided of a piece at an edit, by its place in the file's rack; where it goes, and by when."""
+
+    rack_at: int = Field(ge=0)
+    decision: Literal[DECISIONS]  # type: ignore[valid-type]
+    proposed: Annotated[str, StringConstraints(max_length=20)] = ""
+    word: Short = ""
+    goes: Literal["", "sell", "give", "mend", "dye", "return", "keep", "ask"] = ""
+    place: Short = ""
+    on: Due | None = None
+
+
+class FiledToBuy(_Part):
+    """A thing of the buying list: its words, why, the outfits that it was counted to make, its price, when."""
+
+    piece: dict[str, Any]
+    why: Annotated[str, StringConstraints(max_length=300)] = ""
+    looks: int = Field(default=0, ge=0)
+    price: int | None = Field(default=None, ge=0, le=1_000_000)
+    when: Literal["now", "next", "never"] = "now"
+    bought: bool = False
+
+    @field_validator("piece")
+    @classmethod
+    def _known(cls, value: dict[str, Any]) -> dict[str, Any]:
+        return Piece.of(value).described()
+
+
 class ClientFile(_Part):
     """One client with everything recorded of them. Lengths are cm, times ISO 8601 with their zone."""
 
@@ -94,6 +124,8 @@ class ClientFile(_Part):
     #: What is due of pieces that were not tried on at a fitting.
     errands: list[FiledErrand] = Field(default=[], max_length=500)
     apart: list[FiledApart] = Field(default=[], max_length=500)
+    decided: list[FiledSorted] = Field(default=[], max_length=2000)
+    buying: list[FiledToBuy] = Field(default=[], max_length=500)
 
     @model_validator(mode="after")
     def _brought_up_to_date(self) -> ClientFile:
@@ -119,6 +151,8 @@ __all__ = [
     "FiledPiece",
     "FiledReading",
     "FiledSession",
+    "FiledSorted",
+    "FiledToBuy",
     "FiledTrial",
     "FiledWays",
     "NotAClientFile",

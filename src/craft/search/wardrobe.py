@@ -87,7 +87,14 @@ class Breadth:
 
 
 #: From all of it to the least, in the order in which less is tried; and the same for whom one layer is enough.
-BREADTHS = (Breadth(), Breadth(1), Breadth(1, 1), Breadth(0, 1), Breadth(0, 1, every_way=False))
+BREADTHS = (
+    Breadth(),
+    Breadth(1),
+    Breadth(1, 1),
+    Breadth(1, 1, every_way=False),
+    Breadth(0, 1),
+    Breadth(0, 1, every_way=False),
+)
 ONE_LAYER = (Breadth(2, 1), *BREADTHS[2:])
 
 

@@ -131,6 +131,7 @@ def gaps(request: MemberRequest, client_id: UUID) -> Any:
             job=job_of(row),
             gains=[_gain(one, names) for one in found.get("gains", [])],
             lead=found.get("lead", []),
+            small=found.get("small", []),
             together=[
                 SeveralOut(**one, titles=[title_of(Piece.of(new[key])) for key in one["keys"]])
                 for one in found.get("together", [])

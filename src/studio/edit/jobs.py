@@ -33,7 +33,7 @@ from studio.people.models import Client
 from studio.wall import tell_studio
 
 #: So many looks are shown of a piece, so many of each thing to buy; so many things to buy are told, and adoptions of an orphan.
-OF_A_PIECE, LED, ADOPTED, INSTEAD = 3, 10, 4, 6
+OF_A_PIECE, LED, SMALL, ADOPTED, INSTEAD = 3, 8, 3, 4, 6
 SIZES = (2, 3, 5)
 
 
@@ -125,9 +125,11 @@ def missing(situation: EditSituation, tell: Progress) -> dict[str, Any]:
         asked, kept, found, SIZES, prices=prices, budget=situation.budget if prices else None, wish=hanging.wish,
         progress=steps.next(),
     )  # fmt: skip
-    led = found.leading(LED)
+    every = found.leading(len(found.gains))
+    small = [gain for gain in every if gain.candidate.is_small][:SMALL]
+    led = [gain for gain in every if gain not in small][:LED]
     in_sets = {key for one in sets.best.values() for key in one.keys}
-    told = [*led, *(gain for gain in found.gains if gain.candidate.key in in_sets and gain not in led)]
+    told = [*led, *small, *(gain for gain in found.gains if gain.candidate.key in in_sets and gain not in led)]
     gains, last = [], steps.next()
     for number, gain in enumerate(told):
         gains.append(_gain(situation, found, gain, prices))
@@ -136,6 +138,7 @@ def missing(situation: EditSituation, tell: Progress) -> dict[str, Any]:
     return {
         "gains": gains,
         "lead": [gain.candidate.key for gain in led],
+        "small": [gain.candidate.key for gain in small],
         "together": [_several(one, prices) for _, one in sorted(sets.best.items())],
         "weighed": sets.weighed,
         "listed": len(sets.listed),

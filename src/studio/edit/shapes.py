@@ -10,6 +10,7 @@ from pydantic import BaseModel, Field
 
 from craft.edit.capsule import FEWEST, MOST
 from craft.edit.sorting import DECISIONS
+from craft.formats.moments import Due
 from studio.drawings import DrawnShape
 from studio.edit.models import GOES, WHEN
 from studio.looks.shapes import Verdict
@@ -172,7 +173,9 @@ class SeveralOut(BaseModel):
 class GapsOut(BaseModel):
     job: JobOut
     gains: list[GainOut]
+    #: What makes most, of different kinds; and the small things that mend most.
     lead: list[str]
+    small: list[str]
     together: list[SeveralOut]
     #: How many sets were weighed, of how many things; how many looks were judged, with how many candidates.
     weighed: int
@@ -250,7 +253,7 @@ class DecideIn(BaseModel):
     word: MaybeName = ""
     goes: Goes = ""
     place: MaybeName = ""
-    on: date | None = None
+    on: Due | None = None
 
 
 class SortedOut(BaseModel):

@@ -17,6 +17,7 @@ from craft.units import Unit
 from studio.bodies.known import measures_of, today
 from studio.bodies.models import MeasuringSession, Reading, Withdrawal
 from studio.concurrency import hold
+from studio.edit.filing import filed_buying, filed_sorted, restore_edit
 from studio.fittings import filing
 from studio.fittings.models import Errand, Fitting, Trial
 from studio.looks.filing import filed_looks, restore_looks
@@ -50,6 +51,8 @@ def file_of(member: Member, client_id: Any) -> ClientFile:
         fittings=filing.filed_of(member, client, [row.id for row in hanging]),
         errands=filing.errands_of(member, client, [row.id for row in hanging]),
         apart=filed_apart(member, client, [row.id for row in hanging]),
+        decided=filed_sorted(member, client, [row.id for row in hanging]),
+        buying=filed_buying(member, client),
     )
 
 
@@ -99,6 +102,7 @@ def client_from_file(member: Member, filed: ClientFile, *, again: bool = False) 
         filing.restore(member, client, filed.fittings, hung)
         filing.restore_errands(member, client, filed.errands, hung, None)
         restore_apart(member, client, filed.apart, hung)
+        restore_edit(member, client, filed.decided, filed.buying, hung)
         note(member, client, "file", content)
     return client
 

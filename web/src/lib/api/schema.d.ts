@@ -5971,6 +5971,8 @@ export interface components {
             gains: components["schemas"]["GainOut"][];
             /** Lead */
             lead: string[];
+            /** Small */
+            small: string[];
             /** Together */
             together: components["schemas"]["SeveralOut"][];
             /** Weighed */
@@ -6415,6 +6417,16 @@ export interface components {
              * @default []
              */
             apart: components["schemas"]["FiledApart"][];
+            /**
+             * Decided
+             * @default []
+             */
+            decided: components["schemas"]["FiledSorted"][];
+            /**
+             * Buying
+             * @default []
+             */
+            buying: components["schemas"]["FiledToBuy"][];
         };
         /**
          * FiledApart
@@ -6699,6 +6711,75 @@ export interface components {
              * @default []
              */
             readings: components["schemas"]["FiledReading"][];
+        };
+        /**
+         * FiledSorted
+         * @description What was decided of a piece at an edit, by its place in the file's rack; where it goes, and by when.
+         */
+        FiledSorted: {
+            /** Rack At */
+            rack_at: number;
+            /**
+             * Decision
+             * @enum {string}
+             */
+            decision: "wear" | "partner" | "alter" | "does_not_fit" | "out_of_keeping" | "twin" | "care";
+            /**
+             * Proposed
+             * @default
+             */
+            proposed: string;
+            /**
+             * Word
+             * @default
+             */
+            word: string;
+            /**
+             * Goes
+             * @default
+             * @enum {string}
+             */
+            goes: "" | "sell" | "give" | "mend" | "dye" | "return" | "keep" | "ask";
+            /**
+             * Place
+             * @default
+             */
+            place: string;
+            /** On */
+            on?: string | null;
+        };
+        /**
+         * FiledToBuy
+         * @description A thing of the buying list: its words, why, the outfits that it was counted to make, its price, when.
+         */
+        FiledToBuy: {
+            /** Piece */
+            piece: {
+                [key: string]: unknown;
+            };
+            /**
+             * Why
+             * @default
+             */
+            why: string;
+            /**
+             * Looks
+             * @default 0
+             */
+            looks: number;
+            /** Price */
+            price?: number | null;
+            /**
+             * When
+             * @default now
+             * @enum {string}
+             */
+            when: "now" | "next" | "never";
+            /**
+             * Bought
+             * @default false
+             */
+            bought: boolean;
         };
         /**
          * FiledTrial

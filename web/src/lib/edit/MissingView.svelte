@@ -4,6 +4,7 @@
   import { studio } from "../studio.svelte";
   import { range } from "../shop/range";
   import type { Edit } from "./edit.svelte";
+  import InShops from "./InShops.svelte";
   import LookRow from "./LookRow.svelte";
   import { money, outfits } from "./words";
   import Working from "./Working.svelte";
@@ -12,9 +13,19 @@
   $effect(() => untrack(() => void edit.gaps.ask()));
   const told = $derived(edit.gaps.told);
   const gains = $derived(Object.fromEntries((told?.gains ?? []).map((one) => [one.key, one])));
-  const lead = $derived((told?.lead ?? []).flatMap((key) => gains[key] ?? []));
+  const of = (keys: string[]) => keys.flatMap((key) => gains[key] ?? []);
+  const lead = $derived(of(told?.lead ?? []));
+  const small = $derived(of(told?.small ?? []));
+  /** What does as much as buying and costs less: the tailor, another way to wear it, the kit. */
+  const cheaper = $derived(
+    (edit.sorting.told?.orphans ?? []).flatMap((one) => {
+      const first = one.adoptions[0];
+      const piece = edit.pieces[one.piece_id];
+      return first && first.means !== "buy" && piece ? [{ piece, first }] : [];
+    }),
+  );
   let chosen = $state<string | null>(null);
-  const gain = $derived(gains[chosen ?? ""] ?? lead[0]);
+  const gain = $derived(gains[chosen ?? ""] ?? lead[0] ?? small[0]);
   const best = (looks: number[]) => Math.max(0, ...looks);
   const size = (count: number) => ["", "One", "Two", "Three", "Four", "Five"][count] ?? `${count}`;
 </script>
@@ -25,14 +36,26 @@
   testid="gaps"
 />
 {#if told && edit.gaps.done}
-  {#if !lead.length}
+  {#if !lead.length && !small.length}
     <p class="py-4">Nothing that was tried makes one more outfit that works.</p>
   {/if}
   <div class="missing">
     <div>
-      <h2 class="heading text-lg">One thing</h2>
-      <ul data-testid="gains">
-        {#each lead as one (one.key)}
+      {#if cheaper.length}
+        <h2 class="heading text-lg">Before anything is bought</h2>
+        <ul class="mb-3 text-sm" data-testid="cheaper">
+          {#each cheaper as one (one.piece.id)}
+            <li>
+              <button class="quiet text-left" onclick={() => (edit.view = "orphans")}
+                >{one.piece.title}</button
+              >:
+              {one.first.text.toLowerCase()}, {outfits(one.first.looks)}.
+            </li>
+          {/each}
+        </ul>
+      {/if}
+      {#snippet things(listed: typeof lead)}
+        {#each listed as one (one.key)}
           <li>
             <button
               class="gain w-full px-2 py-1 text-left"
@@ -48,7 +71,13 @@
             </button>
           </li>
         {/each}
-      </ul>
+      {/snippet}
+      <h2 class="heading text-lg">One thing</h2>
+      <ul data-testid="gains">{@render things(lead)}</ul>
+      {#if small.length}
+        <h2 class="heading mt-3 text-lg">Small things</h2>
+        <ul data-testid="small">{@render things(small)}</ul>
+      {/if}
       {#if told.together.length}
         <h2 class="heading mt-4 text-lg">Together</h2>
         <ul class="space-y-2 text-sm" data-testid="together">
@@ -119,6 +148,7 @@
               })}>{edit.listed(gain.piece) ? "On the buying list" : "Put it on the buying list"}</button
           >
         </p>
+        {#key gain.key}<InShops {edit} {gain} />{/key}
         <div class="mt-3">
           <LookRow {edit} looks={gain.shown} tall={290} label="{name}: looks with the {gain.title}" />
         </div>

@@ -65,3 +65,7 @@ export const money = (amount: number, currency: string): string =>
     currency: /^[A-Z]{3}$/.test(currency) ? currency : "EUR",
     maximumFractionDigits: amount < 10 && amount % 1 ? 2 : 0,
   }).format(amount);
+
+/** How many words of a piece that is looked for another has too: what a shop has that comes nearest. */
+export const near = (wanted: Record<string, unknown>, has: Record<string, unknown>): number =>
+  Object.entries(wanted).filter(([key, value]) => JSON.stringify(has[key]) === JSON.stringify(value)).length;
