@@ -18,6 +18,7 @@ from craft.edit.candidates import Candidate, candidates
 from craft.edit.capsule import CapsuleWish, capsule
 from craft.edit.changed import changed
 from craft.edit.colours import colours
+from craft.edit.deciding import CHEST, LENGTH, what_decides
 from craft.edit.gaps import Gaps, gaps, raised
 from craft.edit.orphans import adoptions, adoptions_of
 from craft.edit.reading import Hanging, read_wardrobe
@@ -289,3 +290,20 @@ def test_another_like_it_is_said_in_a_few_words() -> None:
     for line, last in (("the same in navy", None), ("the same in plaidish", tee)):
         with pytest.raises(NotUnderstood):
             read_like(line, last)
+
+
+def test_what_decides_is_what_nobody_has_measured() -> None:
+    lines = (*LINES[:8], "navy tee, chest 100, length 62", "grey straight trousers, inseam 70, waist 84, front rise 29")
+    owned = owned_of(lines)
+    found = what_decides(ASKED, owned, DAYS[:1], most=20)
+    assert found and [one.decides for one in found] == sorted((one.decides for one in found), reverse=True)
+    told = {(one.key, one.figure) for one in found}
+    assert not {(lines[8], "chest_cm"), (lines[8], "length_cm"), (lines[9], "inseam_cm")} & told
+    first = found[0]
+    for step, outfits in zip((-1, 1), (first.outfits[0], first.outfits[2]), strict=True):
+        by = LENGTH if first.figure != "chest_cm" else CHEST
+        other = [replace(one, piece=one.piece.with_(**{first.figure: first.taken_for + step * by})) if one.key == first.key else one
+                 for one in owned]  # fmt: skip
+        kept, _ = wearable(BODY, other, Schools())
+        there = outfits_one_by_one(on_a(DAYS[0], ASKED), kept, Breadth(0, 1, every_way=False))
+        assert sum(first.key in one for one in there) == outfits

@@ -12,6 +12,7 @@ from pydantic import BaseModel
 
 from craft.body import Body
 from craft.cloth import Piece
+from craft.cloth.words import figure_name
 from craft.draw.flats import flat_of
 from craft.edit.shape import PLACES
 from craft.formats.brief_form import BriefForm
@@ -31,6 +32,7 @@ from studio.edit.shapes import (
     ColoursOut,
     DayOut,
     DecideIn,
+    DecidingOut,
     GainOut,
     GapNumberOut,
     GapsOut,
@@ -93,6 +95,17 @@ def sorting(request: MemberRequest, client_id: UUID) -> Any:
                 if one["key"] in names.owned
             ],
             twins=[[UUID(key) for key in pair] for pair in found.get("twins", [])],
+            deciding=[
+                DecidingOut(
+                    piece_id=UUID(one["key"]),
+                    title=known[1],
+                    figure=figure_name(one["figure"]),
+                    taken_for=one["taken_for"],
+                    outfits=one["outfits"],
+                )
+                for one in found.get("deciding", [])
+                if (known := names.described(one["key"])) is not None
+            ],
             colours=_colours(found["colours"]) if "colours" in found else None,
             shape=ShapeOut.model_validate(found["shape"]) if "shape" in found else None,
             days=days_of(found),

@@ -13,6 +13,7 @@ from craft.body import Body
 from craft.edit.buying import price_of, wears_a_year
 from craft.edit.capsule import CapsuleWish, capsule
 from craft.edit.changed import changed
+from craft.edit.deciding import what_decides
 from craft.edit.gaps import Gain, Gaps, gaps
 from craft.edit.numbers import numbers_for
 from craft.edit.orphans import Adoption
@@ -45,9 +46,12 @@ def kept_sentence(sentence: Sentence) -> list[Any]:
 def sorting(situation: EditSituation, tell: Progress) -> dict[str, Any]:
     """What is proposed for each piece, and the wardrobe as a whole."""
     hanging = situation.hanging
-    steps = Steps(tell, (0.5, 0.4, 0.1))
+    steps = Steps(tell, (0.5, 0.35, 0.05, 0.1))
     whole = sums_of(situation.wardrobe, steps.next() or tell)
     read = read_wardrobe(hanging, whole, situation.candidates, steps.next())
+    asked = hanging.asked
+    kept, _ = wearable(asked.body, hanging.owned, asked.schools)
+    deciding = what_decides(asked, kept, hanging.days, hanging.wish, progress=steps.next())
     pieces: dict[str, Any] = {}
     for number, key in enumerate(read.order):
         proposal = read.proposals[key]
@@ -70,6 +74,10 @@ def sorting(situation: EditSituation, tell: Progress) -> dict[str, Any]:
             for one in read.orphans
         ],
         "twins": [list(pair) for pair in read.twins],
+        "deciding": [
+            {"key": one.key, "figure": one.figure, "taken_for": round(one.taken_for, 1), "outfits": list(one.outfits)}
+            for one in deciding
+        ],
         "colours": {
             "clusters": [
                 {

@@ -122,6 +122,16 @@ class DayOut(BaseModel):
     share: float
 
 
+class DecidingOut(BaseModel):
+    """A figure that is worth measuring: of which piece, what it is taken for, cm, and the outfits if it is less, so, and more."""
+
+    piece_id: UUID
+    title: str
+    figure: str
+    taken_for: float
+    outfits: list[int]
+
+
 class SortingOut(BaseModel):
     """The sorting: how far it is read, and what is proposed for each piece, in the order to go through them."""
 
@@ -129,6 +139,8 @@ class SortingOut(BaseModel):
     pieces: list[ProposalOut]
     orphans: list[OrphanOut]
     twins: list[list[UUID]]
+    #: What to measure first, since most hangs on it.
+    deciding: list[DecidingOut]
     colours: ColoursOut | None = None
     shape: ShapeOut | None = None
     days: list[DayOut]

@@ -5788,6 +5788,25 @@ export interface components {
             /** Share */
             share: number;
         };
+        /**
+         * DecidingOut
+         * @description A figure that is worth measuring: of which piece, what it is taken for, cm, and the outfits if it is less, so, and more.
+         */
+        DecidingOut: {
+            /**
+             * Piece Id
+             * Format: uuid
+             */
+            piece_id: string;
+            /** Title */
+            title: string;
+            /** Figure */
+            figure: string;
+            /** Taken For */
+            taken_for: number;
+            /** Outfits */
+            outfits: number[];
+        };
         /** EditLookOut */
         EditLookOut: {
             /** Key */
@@ -5915,6 +5934,8 @@ export interface components {
             orphans: components["schemas"]["OrphanOut"][];
             /** Twins */
             twins: string[][];
+            /** Deciding */
+            deciding: components["schemas"]["DecidingOut"][];
             colours?: components["schemas"]["ColoursOut"] | null;
             shape?: components["schemas"]["ShapeOut"] | null;
             /** Days */

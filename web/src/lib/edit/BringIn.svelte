@@ -1,7 +1,10 @@
 <script lang="ts">
   /** Many pieces at once, a line each, pasted or spoken; and the kit that travels along. */
   import type { Schemas } from "../api/client";
+  import { studio } from "../studio.svelte";
+  import { length } from "../units";
   import type { Edit } from "./edit.svelte";
+  import PicturesIn from "./PicturesIn.svelte";
 
   const { edit }: { edit: Edit } = $props();
   let text = $state("");
@@ -78,6 +81,20 @@
         {/if}
       {/if}
     </div>
+    <PicturesIn {edit} />
+    {#if edit.sorting.told?.deciding.length && !studio.turned}
+      <h2 class="heading mt-5 text-lg">What is worth measuring</h2>
+      <ul class="text-sm" data-testid="deciding">
+        {#each edit.sorting.told.deciding as one (one.piece_id + one.figure)}
+          <li>
+            The {one.figure} of the {one.title}: taken for
+            <span class="basted">{length(one.taken_for, studio.unit)}</span>, it makes {one.outfits[1]} outfits;
+            a little less
+            {one.outfits[0]}, a little more {one.outfits[2]}.
+          </li>
+        {/each}
+      </ul>
+    {/if}
   </section>
   <section aria-label="Kit">
     <form onsubmit={carry}>
@@ -126,6 +143,9 @@
     display: grid;
     grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
     gap: 2.5rem;
+  }
+  .basted {
+    border-bottom: 1.5px dashed var(--color-rule);
   }
   @media (max-width: 60em) {
     .two {

@@ -1,5 +1,6 @@
 /** An edit on the screen: what is proposed and decided of each piece, what is missing, what goes and what is bought. */
 import { api, ask, type Schemas } from "../api/client";
+import { sendPicture } from "../api/pictures";
 import type { History } from "../client/history.svelte";
 import type { Rack } from "../rack/rack.svelte";
 import { notice } from "../ui/notice.svelte";
@@ -317,6 +318,41 @@ export class Edit {
       });
     void this.load();
     return told.data.lines;
+  }
+
+  /** Hang pieces with their pictures; of each, what went wrong, or nothing. A piece that names no colour takes its picture's. */
+  async hangPictured(rows: { file: File; line: string }[]): Promise<string[]> {
+    const told = await this.hang(rows.map((row) => row.line));
+    if (typeof told === "string") return rows.map(() => told);
+    await this.rack.load();
+    const said: string[] = [];
+    for (const [at, one] of told.entries()) {
+      const row = rows[at];
+      if (one.refused || !row) {
+        said.push(one.refused);
+        continue;
+      }
+      const sent = await sendPicture(`/api/rack/${one.id}/pictures`, row.file);
+      if ("refusal" in sent) {
+        notice.say(`The ${one.title} hangs without its picture: ${sent.refusal.message}`);
+      } else {
+        await this.#coloured(one.id, (sent.data as Schemas["PictureOut"]).palette);
+      }
+      said.push("");
+    }
+    await this.rack.load();
+    return said;
+  }
+
+  /** The largest shades of its picture as ground, second and third colour of a piece that says none. */
+  async #coloured(id: string, palette: Schemas["Shade"][]): Promise<void> {
+    const piece = this.pieces[id];
+    if (!piece || piece.piece.colour || !palette.length) return;
+    const [ground, second, third] = palette.map((shade) => shade.colour);
+    const colours = { colour: ground, second_colour: second, third_colour: third };
+    const kept = Object.fromEntries(Object.entries(colours).filter(([, colour]) => colour));
+    const body = { version: piece.version, piece: { ...piece.piece, ...kept } };
+    await ask(api.PATCH("/api/rack/{piece_id}", { params: { path: { piece_id: id } }, body }));
   }
 
   /** Draw those of these looks that are not drawn yet. */
