@@ -84,25 +84,18 @@ class Orphan:
 
     key: str
     why: str
-    text: str
     adoptions: tuple[Adoption, ...]
 
 
-def stands_in_the_way(asked: Asked, search: Search, key: str, wish: Wish | None = None) -> tuple[str, str]:
-    """The finding against that most of a piece's best looks share, as its title and its sentence in centimetres; empty where
-    there is no look at all."""
-    looks = search.with_all([key]).best(LOOKED_AT, wish)
+def stands_in_the_way(asked: Asked, search: Search, key: str, wish: Wish | None = None) -> str:
+    """What stands in a piece's way: the finding against that weighs most over its best looks, by its title; empty where there is
+    no look at all."""
     counted: Counter[str] = Counter()
-    said: dict[str, str] = {}
-    for look in looks:
+    for look in search.with_all([key]).best(LOOKED_AT, wish):
         for finding in look.judged(asked).findings:
             if finding.counts_against:
                 counted[finding.title] += finding.thousandths
-                said.setdefault(finding.title, finding.text.say())
-    if not counted:
-        return "", ""
-    title = max(counted, key=lambda one: (counted[one], one))
-    return title, said[title]
+    return max(counted, key=lambda one: (counted[one], one), default="")
 
 
 def adoptions(

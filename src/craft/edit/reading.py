@@ -169,10 +169,10 @@ def _orphans(
     )
     found = {}
     for number, one in enumerate(alone):
-        why, text = "", whole.wardrobe.out.get(one.key, "")
+        why = ""
         if one.key not in whole.wardrobe.out:
-            why, text = stands_in_the_way(hanging.asked, whole, one.key, hanging.wish)
-        found[one.key] = Orphan(one.key, why, text, adopted.get(one.key, ()))
+            why = stands_in_the_way(hanging.asked, whole, one.key, hanging.wish)
+        found[one.key] = Orphan(one.key, why, adopted.get(one.key, ()))
         if progress is not None:
             progress(0.8 + 0.2 * (number + 1) / len(alone))
     return found

@@ -56,6 +56,7 @@ from studio.edit.shapes import (
 )
 from studio.edit.telling import Names, days_of, job_of
 from studio.outfits import services as searches
+from studio.outfits.models import DONE
 from studio.people.models import Client
 from studio.rack.naming import title_of
 from studio.requests import MemberRequest
@@ -77,8 +78,10 @@ def _names(request: MemberRequest, client_id: UUID, new: Mapping[str, dict[str, 
 @router.post("/clients/{uuid:client_id}/edit/sorting", response=SortingOut, exclude_none=True, by_alias=True)
 def sorting(request: MemberRequest, client_id: UUID) -> Any:
     """What is proposed for each piece of a wardrobe and why, and what the whole says; read in the background."""
-    row, _ = services.ask_for(request.user, client_id, EditAsk("sorting"))
-    found, names = row.found or {}, _names(request, client_id)
+    row, situation = services.ask_for(request.user, client_id, EditAsk("sorting"))
+    # While it is read anew, what was read last stands: nobody has to wait with a piece in the hand.
+    found = row.found if row.state == DONE else services.last_found(situation.client, "sorting")
+    names = _names(request, client_id)
     return _told(
         SortingOut(
             job=job_of(row),

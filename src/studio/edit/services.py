@@ -19,7 +19,7 @@ from studio.concurrency import hold, keep_once, new_identity, write
 from studio.edit.hanging import EditAsk, EditSituation, edit_situation
 from studio.edit.models import KitPiece, Sorted, ToBuy
 from studio.errors import Stale
-from studio.outfits.models import OutfitSearch
+from studio.outfits.models import DONE, OutfitSearch
 from studio.outfits.services import wanted
 from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
@@ -40,6 +40,12 @@ def ask_for(member: Member, client_id: Any, ask: EditAsk) -> tuple[OutfitSearch,
         raise InvalidInput(f"A capsule has {FEWEST} to {MOST} pieces.", "pieces")
     situation = edit_situation(client, ask)
     return wanted(member, client, ask.kind, situation.key, ask.kept()), situation
+
+
+def last_found(client: Client, kind: str) -> dict[str, Any]:
+    """What the last work of a kind came to for a client, while a new one goes on: nothing where there was none."""
+    row = OutfitSearch.objects.filter(client=client, kind=kind, state=DONE).order_by("-changed_at").first()
+    return dict(row.found) if row is not None else {}
 
 
 def decide(

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** The wardrobe in colour, drawn as a length of cloth, and its shape: what hangs at each place and what of it is worn. */
+  import { studio } from "../studio.svelte";
   import type { Edit } from "./edit.svelte";
   import { broad, outfits, percent, PLACES } from "./words";
   import Working from "./Working.svelte";
@@ -49,7 +50,7 @@
         <span class="text-bark tabular-nums">
           {one.pieces.length}
           {one.pieces.length === 1 ? "piece" : "pieces"}, {outfits(one.joins)}
-          {#if FACE[one.by_face] && (one.by_face === "away" || !one.neutral)}
+          {#if FACE[one.by_face] && (one.by_face === "away" ? !studio.turned : !one.neutral)}
             <span class={one.by_face === "good" ? "text-leaf" : ""}>{FACE[one.by_face]}</span>
           {/if}
         </span>
@@ -59,7 +60,7 @@
 {:else if edit.sorting.done}
   <p class="py-6">No piece hangs here that has a colour yet.</p>
 {/if}
-{#if shape}
+{#if shape && !studio.turned}
   <h2 class="heading mt-6 text-lg">Shape</h2>
   {#each shape.says as says (says)}<p class="text-sm">{says}</p>{/each}
   <ul class="mt-2 space-y-2" data-testid="shape">

@@ -30,6 +30,12 @@
       return edit.view === "sort" ? (sort?.letters ?? {}) : {};
     },
   };
+  /** What a client is shown: what is there and what can be made of it. */
+  const SHOWN: readonly View[] = ["sort", "colours", "missing", "capsule"];
+  const views = $derived(VIEWS.filter(([key]) => !studio.turned || SHOWN.includes(key)));
+  $effect(() => {
+    if (studio.turned && !SHOWN.includes(edit.view)) edit.view = "sort";
+  });
   const done = $derived(edit.order.length - edit.left.length);
   const leaving = $derived(Object.values(edit.decided).filter((one) => one.goes && !one.gone_at).length);
   const counts = $derived<Partial<Record<View, string>>>({
@@ -47,7 +53,7 @@
 <main class="edit min-h-0 grow">
   <nav class="panel min-h-0 overflow-y-auto py-3" aria-label="Parts of the edit" data-panel tabindex="-1">
     <ul>
-      {#each VIEWS as [key, label] (key)}
+      {#each views as [key, label] (key)}
         <li>
           <button
             class="part w-full px-4 py-1.5 text-left"
@@ -57,7 +63,9 @@
             onclick={() => (edit.view = key)}
           >
             {label}
-            {#if counts[key]}<span class="block text-xs text-bark tabular-nums">{counts[key]}</span>{/if}
+            {#if counts[key] && !studio.turned}<span class="block text-xs text-bark tabular-nums"
+                >{counts[key]}</span
+              >{/if}
           </button>
         </li>
       {/each}

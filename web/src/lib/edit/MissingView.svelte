@@ -41,7 +41,7 @@
   {/if}
   <div class="missing">
     <div>
-      {#if cheaper.length}
+      {#if cheaper.length && !studio.turned}
         <h2 class="heading text-lg">Before anything is bought</h2>
         <ul class="mb-3 text-sm" data-testid="cheaper">
           {#each cheaper as one (one.piece.id)}

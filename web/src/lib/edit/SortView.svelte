@@ -1,6 +1,7 @@
 <script lang="ts">
   /** One piece after another: what it is, what is proposed and why, its best looks; one key decides. */
   import Flat from "../rack/Flat.svelte";
+  import { studio } from "../studio.svelte";
   import DateField from "../ui/DateField.svelte";
   import type { Edit } from "./edit.svelte";
   import LookRow from "./LookRow.svelte";
@@ -42,7 +43,8 @@
   };
 
   function decide(decision: Decision) {
-    if (id) void edit.decide(id, decision);
+    // Nothing is decided over a screen that is turned to the client.
+    if (id && !studio.turned) void edit.decide(id, decision);
   }
   function change(what: Parameters<Edit["decide"]>[2]) {
     if (!asked || !whither) return;
@@ -54,7 +56,9 @@
 <Working work={edit.sorting} what="Every piece is tried with every other." testid="sorting" />
 {#if edit.order.length}
   <div class="flex items-center gap-3 text-sm">
-    <span data-testid="progress" class="tabular-nums">{done} of {edit.order.length} decided</span>
+    {#if !studio.turned}<span data-testid="progress" class="tabular-nums"
+        >{done} of {edit.order.length} decided</span
+      >{/if}
     <span class="bar" aria-hidden="true"><span style:width={broad(done / edit.order.length)}></span></span>
     <span class="ml-auto text-bark tabular-nums">piece {at + 1}</span>
     <button class="press min-h-7 px-2 py-0" aria-label="The piece before" onclick={() => edit.step(-1)}
@@ -73,7 +77,9 @@
     <div class="flat">
       <Flat shapes={piece.flat} id="sort-{piece.id}" scale={1.9} tall={230} wide={200} />
       <h2 class="heading mt-2 text-center text-lg leading-tight first-letter:uppercase">{piece.title}</h2>
-      {#if piece.facts.note}<p class="mt-1 text-center text-sm text-bark">{piece.facts.note}</p>{/if}
+      {#if piece.facts.note && !studio.turned}<p class="mt-1 text-center text-sm text-bark">
+          {piece.facts.note}
+        </p>{/if}
       {#if coming.length}
         <p class="coming mt-4 text-xs text-bark">Next</p>
         <ul class="coming flex flex-wrap gap-1">
@@ -96,92 +102,94 @@
       {/if}
     </div>
     <div class="min-w-0">
-      <p class="proposed" data-testid="proposal" data-decision={proposal.decision}>
-        <span class="text-sm text-bark">Proposed</span>
-        <span class="heading text-xl {decided ? '' : 'basted'}">{sayDecision(proposal.decision)}</span>
-        <span class="block">{proposal.reason}</span>
-        {#if proposal.twin}<span class="block text-sm">Its twin: {proposal.twin}.</span>{/if}
-        {#if proposal.adoption?.piece && proposal.adoption.means === "buy"}
-          <button
-            class="quiet text-sm"
-            disabled={edit.listed(proposal.adoption.piece)}
-            onclick={() =>
-              proposal.adoption?.piece &&
-              void edit.buy(proposal.adoption.piece, {
-                why: `adopts the ${piece.title}`,
-                looks: proposal.adoption.looks,
-              })}
-            >{edit.listed(proposal.adoption.piece)
-              ? "On the buying list"
-              : `Put ${proposal.adoption.title} on the buying list`}</button
-          >
-        {/if}
-      </p>
-      <div class="mt-2 flex flex-wrap gap-1.5" role="group" aria-label="Decide of the {piece.title}">
-        {#each DECISIONS as [key, on, short, long] (key)}
-          <button
-            class="press"
-            data-main={key === proposal.decision && !decided ? "" : undefined}
-            aria-pressed={decided?.decision === key}
-            title={long}
-            onclick={() => decide(key)}
-          >
-            {short} <span class="key letter">{on}</span>
-          </button>
-        {/each}
-        <span class="self-center text-sm text-bark"><span class="key letter">Enter</span> as proposed</span>
-      </div>
-      {#if whither && asked}
-        <div class="whither mt-3" data-testid="whither">
-          <p class="text-sm">
-            <span class="font-semibold first-letter:uppercase">{whither.title}</span>:
-            {sayDecision(whither.decision).toLowerCase()}, by {whither.by}.
-          </p>
-          <div class="flex flex-wrap items-end gap-x-4 gap-y-1 text-sm">
-            <label
-              >In a word
-              <input
-                class="field text-walnut"
-                maxlength="80"
-                size="16"
-                value={whither.word}
-                onchange={(event) => change({ word: event.currentTarget.value })}
-              /></label
+      {#if !studio.turned}
+        <p class="proposed" data-testid="proposal" data-decision={proposal.decision}>
+          <span class="text-sm text-bark">Proposed</span>
+          <span class="heading text-xl {decided ? '' : 'basted'}">{sayDecision(proposal.decision)}</span>
+          <span class="block">{proposal.reason}</span>
+          {#if proposal.twin}<span class="block text-sm">Its twin: {proposal.twin}.</span>{/if}
+          {#if proposal.adoption?.piece && proposal.adoption.means === "buy"}
+            <button
+              class="quiet text-sm"
+              disabled={edit.listed(proposal.adoption.piece)}
+              onclick={() =>
+                proposal.adoption?.piece &&
+                void edit.buy(proposal.adoption.piece, {
+                  why: `adopts the ${piece.title}`,
+                  looks: proposal.adoption.looks,
+                })}
+              >{edit.listed(proposal.adoption.piece)
+                ? "On the buying list"
+                : `Put ${proposal.adoption.title} on the buying list`}</button
             >
-            {#if LEAVES.includes(whither.decision)}
-              <label
-                >It goes to
-                <select
-                  class="field text-walnut"
-                  value={whither.goes}
-                  onchange={(event) => change({ goes: event.currentTarget.value as typeof whither.goes })}
-                >
-                  <option value="">nowhere yet</option>
-                  {#each GOES as [key, said] (key)}<option value={key}>{said}</option>{/each}
-                </select></label
-              >
-              {#if whither.goes}
-                <label
-                  >Where
-                  <input
-                    class="field text-walnut"
-                    maxlength="80"
-                    size="14"
-                    value={whither.place}
-                    onchange={(event) => change({ place: event.currentTarget.value })}
-                  /></label
-                >
-                <span
-                  >By <DateField
-                    label="By which day"
-                    value={whither.on}
-                    onchange={(on) => change({ on })}
-                  /></span
-                >
-              {/if}
-            {/if}
-          </div>
+          {/if}
+        </p>
+        <div class="mt-2 flex flex-wrap gap-1.5" role="group" aria-label="Decide of the {piece.title}">
+          {#each DECISIONS as [key, on, short, long] (key)}
+            <button
+              class="press"
+              data-main={key === proposal.decision && !decided ? "" : undefined}
+              aria-pressed={decided?.decision === key}
+              title={long}
+              onclick={() => decide(key)}
+            >
+              {short} <span class="key letter">{on}</span>
+            </button>
+          {/each}
+          <span class="self-center text-sm text-bark"><span class="key letter">Enter</span> as proposed</span>
         </div>
+        {#if whither && asked}
+          <div class="whither mt-3" data-testid="whither">
+            <p class="text-sm">
+              <span class="font-semibold first-letter:uppercase">{whither.title}</span>:
+              {sayDecision(whither.decision).toLowerCase()}, by {whither.by}.
+            </p>
+            <div class="flex flex-wrap items-end gap-x-4 gap-y-1 text-sm">
+              <label
+                >In a word
+                <input
+                  class="field text-walnut"
+                  maxlength="80"
+                  size="16"
+                  value={whither.word}
+                  onchange={(event) => change({ word: event.currentTarget.value })}
+                /></label
+              >
+              {#if LEAVES.includes(whither.decision)}
+                <label
+                  >It goes to
+                  <select
+                    class="field text-walnut"
+                    value={whither.goes}
+                    onchange={(event) => change({ goes: event.currentTarget.value as typeof whither.goes })}
+                  >
+                    <option value="">nowhere yet</option>
+                    {#each GOES as [key, said] (key)}<option value={key}>{said}</option>{/each}
+                  </select></label
+                >
+                {#if whither.goes}
+                  <label
+                    >Where
+                    <input
+                      class="field text-walnut"
+                      maxlength="80"
+                      size="14"
+                      value={whither.place}
+                      onchange={(event) => change({ place: event.currentTarget.value })}
+                    /></label
+                  >
+                  <span
+                    >By <DateField
+                      label="By which day"
+                      value={whither.on}
+                      onchange={(on) => change({ on })}
+                    /></span
+                  >
+                {/if}
+              {/if}
+            </div>
+          </div>
+        {/if}
       {/if}
       {#if proposal.looks.length}
         <div class="mt-3">
@@ -192,7 +200,7 @@
             label="{name}: the best looks with the {piece.title}"
           />
         </div>
-      {:else}
+      {:else if !studio.turned}
         <p class="mt-4 text-sm text-bark">It stands in no good look as it is.</p>
       {/if}
     </div>

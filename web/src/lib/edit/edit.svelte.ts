@@ -20,6 +20,8 @@ export interface Whither {
   on?: string | null;
 }
 
+/** How often it is looked whether somebody else has decided, ms. */
+const LOOKS = 8000;
 /** How many looks are drawn with one question. */
 const AT_ONCE = 12;
 
@@ -73,7 +75,12 @@ export class Edit {
   /** Somebody looks at this step; the way to look away. */
   open(): () => void {
     void this.load();
-    return () => [this.sorting, this.gaps, this.capsule, this.changed].forEach((work) => work.leave());
+    // Two may sort at once: each sees what the other decides.
+    const looks = setInterval(() => void this.loadDecided(), LOOKS);
+    return () => {
+      clearInterval(looks);
+      [this.sorting, this.gaps, this.capsule, this.changed].forEach((work) => work.leave());
+    };
   }
 
   async load(): Promise<void> {
