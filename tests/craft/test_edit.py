@@ -209,6 +209,17 @@ def test_several_orphans_are_adopted_as_each_by_itself() -> None:
     )
 
 
+def test_a_small_thing_adopts_before_a_garment() -> None:
+    """What is worn besides is tried with an orphan too: a belt marks the waist that a long loose tunic loses."""
+    asked = replace(ASKED, aims=Aims.of({"wants": ["define_waist"], "soften": ["hips"]}))
+    tunic = Owned("tunic", read_line("black tee oversized hip"))
+    kept = owned_of(("black wide trousers low rise, foot", "black trainers chunky"))
+    belts = [one for one in candidates() if one.piece.kind in ("belt", "scarf", "blazer")]
+    found = adoptions(asked, tunic, kept, DAYS[2:], belts)
+    kinds = [one.kind for one in found if one.means == "buy"]
+    assert kinds == sorted(kinds, key=lambda kind: kind == "blazer")
+
+
 def test_a_smaller_thing_comes_before_a_dearer_one() -> None:
     kit = [Owned("kit", Piece.of({"is": "cardigan", "open": True}))]
     asked = replace(ASKED, aims=Aims.of({"wont": ["sleeveless"]}))

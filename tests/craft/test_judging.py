@@ -63,6 +63,14 @@ def test_every_numeric_case_of_these_kinds_agrees(capsys: pytest.CaptureFixture[
     assert rows[-1]["not_yet_judged"] == 0
 
 
+def test_every_judged_wardrobe_agrees(capsys: pytest.CaptureFixture[str]) -> None:
+    code, rows, _ = run_judge(capsys, CASES / "wardrobes.yaml", CASES / "own_wardrobes.yaml")
+    assert code == 0
+    assert [(row["id"], row["failed"]) for row in rows[:-1] if not row["agrees"]] == []
+    asked = {line for row in rows[:-1] for line in row["got"]}
+    assert {"gap_slot", "gap_any", "adopts", "joins", "orphans", "twins", "alter"} <= asked
+
+
 def test_looks_agree_beyond_what_is_asked(capsys: pytest.CaptureFixture[str]) -> None:
     code, rows, _ = run_judge(capsys, CASES / "looks.yaml", CASES / "own.yaml")
     assert code == 0

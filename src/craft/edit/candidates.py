@@ -30,6 +30,9 @@ SHAPES: dict[str, tuple[Words, ...]] = {
         {"is": "jeans", "cut": "straight", "rise": "high", "hem": "ankle"},
         {"is": "jeans", "cut": "straight", "rise": "mid", "hem": "ankle"},
         {"is": "jeans", "cut": "bootcut", "rise": "high", "hem": "foot"},
+        {"is": "jeans", "cut": "wide", "rise": "high", "hem": "foot"},
+        {"is": "trousers", "cut": "wide", "rise": "high", "hem": "ankle", "fabric": ["linen"]},
+        {"is": "shorts", "rise": "high", "hem": "above_knee"},
         {"is": "skirt", "cut": "a_line", "hem": "knee"},
         {"is": "skirt", "cut": "pleated", "hem": "lower_calf"},
         {"is": "skirt", "cut": "slip", "hem": "lower_calf", "fabric": ["satin"]},
@@ -39,6 +42,7 @@ SHAPES: dict[str, tuple[Words, ...]] = {
         {"is": "dress", "cut": "wrap", "neck": "v", "sleeve": "three_quarter", "hem": "below_knee"},
         {"is": "dress", "cut": "shift", "sleeve": "elbow", "hem": "knee"},
         {"is": "dress", "cut": "a_line", "sleeve": "short", "hem": "below_knee"},
+        {"is": "dress", "cut": "a_line", "sleeve": "none", "hem": "below_knee", "fabric": ["linen"]},
         {"is": "jumpsuit", "cut": "straight", "hem": "ankle"},
     ),
     "top": (
@@ -51,6 +55,9 @@ SHAPES: dict[str, tuple[Words, ...]] = {
         {"is": "blouse", "fit": "skimming", "sleeve": "elbow"},
         {"is": "knit", "fit": "skimming"},
         {"is": "knit", "fit": "fitted", "neck": "v"},
+        {"is": "knit", "fit": "relaxed", "fabric": ["chunky"]},
+        {"is": "shirt", "fit": "relaxed", "fabric": ["linen"]},
+        {"is": "tank", "fit": "skimming"},
         {"is": "camisole", "fabric": ["satin"]},
     ),
     "layer": (
@@ -60,6 +67,7 @@ SHAPES: dict[str, tuple[Words, ...]] = {
         {"is": "cardigan", "cut": "longline", "open": True},
         {"is": "jacket", "fit": "skimming", "hem": "high_hip", "open": True},
         {"is": "kimono", "open": True},
+        {"is": "waistcoat", "fit": "fitted"},
         {"is": "coat", "fit": "relaxed", "hem": "knee", "open": True},
     ),
     "shoes": (
@@ -138,7 +146,7 @@ def candidates(colouring: Mapping[Any, str] | None = None, owned: Iterable[Piece
     meets them.
 
     >>> found = candidates({"warmth": "cool"})
-    >>> 300 < len(found) < 420, len({one.key for one in found}) == len(found)
+    >>> 300 < len(found) < 440, len({one.key for one in found}) == len(found)
     (True, True)
     """
     good = near_the_face(colouring or {}, 12)

@@ -41,13 +41,13 @@ WAYS: dict[str, tuple[dict[str, Any], ...]] = {
         {"pushed": True}, {"rolled": True},
     ),
     "bottom": ({"cuffed": True}, {"hem_finish": "rolled_in"}),
-    "one_piece": ({"belted": "thin"}, {"belted": "medium"}, {"rolled": True}, {"pushed": True}),
-    "layer": ({"open": True}, {"open": False}, {"belted": "medium"}, {"belted": "wide"}, {"rolled": True}, {"pushed": True}),
+    "one_piece": ({"rolled": True}, {"pushed": True}),
+    "layer": ({"open": True}, {"open": False}, {"rolled": True}, {"pushed": True}),
 }  # fmt: skip
 #: By so many cm a tailor shortens (W: a hem on its own is taken up so far at most), the least first.
 SHORTENS = (2.0, 4.0, 6.0, 8.0, 10.0, 12.0, 16.0, 20.0)
 #: How broadly looks are tried with what might adopt a piece; and of so many of its best looks it is asked what stands in the way.
-TRIED, LOOKED_AT = Breadth(0, 1), 12
+TRIED, LOOKED_AT = Breadth(1, 1), 12
 #: So many looks of orphans with things to buy are tried with a layer over them.
 MOST = 400_000
 PLAIN = Breadth(0, 1, every_way=False)

@@ -31,8 +31,8 @@ BEFORE_STYLE = ("uniform", "protective", "religious")
 BLACK = 0.32
 #: How far from ease the air may be, °C (W: what a collar, a cuff and a walk make up for).
 BEARABLE = Border("bearable", "The air may be so far from ease", 4.0, 1.0, 8.0, "°C")
-#: What each °C colder than is bearable weighs: as far again decides whatever else is good (W).
-COLDER = 0.0625
+#: What each °C beyond what is bearable weighs: as far again decides whatever else is good (W).
+FURTHER = 0.0625
 #: Cloth up to this full presses, and from the second it leaves room (0 to 4); a heel from so many cm tires (W).
 PRESSES, ROOMY, TIRES = 0.6, 1.5, 6.0
 #: Air up to which a room is cold, °C (W).
@@ -155,22 +155,23 @@ def weather(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     if celsius is None:
         return
     met, bearable = WALKING if outdoors else AT_REST, BEARABLE.of(outfit)
-    coolest, warmest = at_ease_in(outfit.insulation, met), at_ease_in(outfit.insulation_without_layers, met)
+    # Who is cold walks, and in the heat one strolls and sits down.
+    coolest, warmest = at_ease_in(outfit.insulation, met), at_ease_in(outfit.insulation_without_layers, AT_REST)
     where, how = ("whole", outfit.at("under_bust")), "Walking" if outdoors else "At rest"
     held, air = Figure("at ease from", coolest, celsius, "°C"), f"{celsius:.0f} °C"
     if celsius < coolest - bearable:
         text = f"{how} this is enough down to about {coolest:.0f} °C, and it is {air}: add a layer."
-        weight = least(0.6, 0.25 + COLDER * (coolest - bearable - celsius))
+        weight = least(0.6, 0.25 + FURTHER * (coolest - bearable - celsius))
         yield con(weight, "too_cold", where, "Not warm enough", text, held)
     elif celsius > warmest + bearable:
-        text = f"{how}, even without a layer, this is right at about {warmest:.0f} °C, and it is {air}."
-        weight = least(0.6, 0.25 + 0.04 * (celsius - warmest - bearable))
+        text = f"At rest, even without a layer, this is right at about {warmest:.0f} °C, and it is {air}."
+        weight = least(0.6, 0.25 + FURTHER * (celsius - warmest - bearable))
         yield con(weight, "too_warm", where, "Too warm", text, Figure("at ease up to", warmest, celsius, "°C"))
     else:
-        right = f"from {coolest:.0f} °C to {warmest:.0f} °C without the layer"
+        right = f"{how} this is right from {coolest:.0f} °C, and at rest to {warmest:.0f} °C without the layer."
         if round(coolest) == round(warmest):
-            right = f"at about {warmest:.0f} °C"
-        yield pro(0.12, "warmth_fits", where, "Right for the weather", f"{how} this is right {right}.", held)
+            right = f"{how} this is right at about {warmest:.0f} °C."
+        yield pro(0.12, "warmth_fits", where, "Right for the weather", right, held)
 
 
 @rule(
