@@ -15,7 +15,7 @@ from pydantic import BaseModel
 
 from craft.errors import InvalidInput
 from studio.bodies.shapes import reading_out
-from studio.edit.api import sorted_out, to_buy_out
+from studio.edit.lists_api import sorted_out, to_buy_out
 from studio.edit.models import Sorted, ToBuy
 from studio.errors import Again, Busy, Doubtful, NoShop, Overtaken, Stale, Taken
 from studio.fittings.api import trial_out_of

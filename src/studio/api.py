@@ -11,6 +11,7 @@ from studio.answers import answer_errors
 from studio.bodies.api import router as bodies
 from studio.charts.api import router as charts
 from studio.edit.api import router as edit
+from studio.edit.lists_api import router as edit_lists
 from studio.fittings.api import router as fittings
 from studio.fittings.errands_api import router as errands
 from studio.gate import Gate
@@ -81,6 +82,7 @@ api.add_router("", rules, tags=["rules"])
 api.add_router("", shopping, tags=["shopping"])
 api.add_router("", outfits, tags=["outfits"])
 api.add_router("", edit, tags=["edit"])
+api.add_router("", edit_lists, tags=["edit"])
 api.add_router("", records, tags=["records"])
 
 answer_errors(api)

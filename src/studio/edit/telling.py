@@ -9,6 +9,9 @@ from dataclasses import dataclass
 from typing import Any
 from uuid import UUID
 
+from django.http import HttpResponse
+from pydantic import BaseModel
+
 from craft.cloth import Piece
 from craft.cloth.words import figure_name, said
 from craft.units import Sentence, Unit
@@ -134,3 +137,8 @@ def job_of(row: OutfitSearch) -> JobOut:
 def days_of(found: Mapping[str, Any]) -> list[DayOut]:
     """The kinds of day that an answer is about."""
     return [DayOut(name=name, share=share) for name, share in found.get("days", [])]
+
+
+def in_words(answer: BaseModel) -> HttpResponse:
+    """An answer with pieces in the words of the craft, and nothing that is not said."""
+    return HttpResponse(answer.model_dump_json(by_alias=True, exclude_none=True), content_type="application/json")

@@ -1984,7 +1984,7 @@ export interface paths {
          * Sorted Pieces
          * @description Every decision about a client's pieces, and where those go that leave.
          */
-        get: operations["studio_edit_api_sorted_pieces"];
+        get: operations["studio_edit_lists_api_sorted_pieces"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2005,13 +2005,13 @@ export interface paths {
          * Decide
          * @description Decide of a piece; told where somebody else has decided meanwhile.
          */
-        put: operations["studio_edit_api_decide"];
+        put: operations["studio_edit_lists_api_decide"];
         post?: never;
         /**
          * Undecide
          * @description Take a decision back: the piece hangs as it did.
          */
-        delete: operations["studio_edit_api_undecide"];
+        delete: operations["studio_edit_lists_api_undecide"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2030,12 +2030,12 @@ export interface paths {
          * Gone
          * @description Say that a piece on a list is gone.
          */
-        post: operations["studio_edit_api_gone"];
+        post: operations["studio_edit_lists_api_gone"];
         /**
          * Not Gone
          * @description Undo that a piece is gone.
          */
-        delete: operations["studio_edit_api_not_gone"];
+        delete: operations["studio_edit_lists_api_not_gone"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2052,13 +2052,13 @@ export interface paths {
          * Kit
          * @description The studio's kit: pieces that travel along.
          */
-        get: operations["studio_edit_api_kit"];
+        get: operations["studio_edit_lists_api_kit"];
         put?: never;
         /**
          * Carry
          * @description Put a piece into the kit, said in one line.
          */
-        post: operations["studio_edit_api_carry"];
+        post: operations["studio_edit_lists_api_carry"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2079,7 +2079,7 @@ export interface paths {
          * Leave Home
          * @description Take a piece out of the kit; can be undone.
          */
-        delete: operations["studio_edit_api_leave_home"];
+        delete: operations["studio_edit_lists_api_leave_home"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2098,7 +2098,7 @@ export interface paths {
          * Carry Again
          * @description Undo the taking out.
          */
-        post: operations["studio_edit_api_carry_again"];
+        post: operations["studio_edit_lists_api_carry_again"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2116,13 +2116,13 @@ export interface paths {
          * Buying
          * @description A client's buying list.
          */
-        get: operations["studio_edit_api_buying"];
+        get: operations["studio_edit_lists_api_buying"];
         put?: never;
         /**
          * To Buy
          * @description Put a thing on the buying list.
          */
-        post: operations["studio_edit_api_to_buy"];
+        post: operations["studio_edit_lists_api_to_buy"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2143,14 +2143,14 @@ export interface paths {
          * Strike
          * @description Take a thing off the list; can be undone.
          */
-        delete: operations["studio_edit_api_strike"];
+        delete: operations["studio_edit_lists_api_strike"];
         options?: never;
         head?: never;
         /**
          * Change Buy
          * @description Change a thing on the list: when, for how much, bought.
          */
-        patch: operations["studio_edit_api_change_buy"];
+        patch: operations["studio_edit_lists_api_change_buy"];
         trace?: never;
     };
     "/api/buying/{buy_id}/restore": {
@@ -2166,7 +2166,7 @@ export interface paths {
          * Unstrike
          * @description Undo a removal.
          */
-        post: operations["studio_edit_api_unstrike"];
+        post: operations["studio_edit_lists_api_unstrike"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2186,7 +2186,7 @@ export interface paths {
          * Verdict
          * @description Whether to buy a piece: does it fit, how many outfits does it make with what hangs there, what would it need.
          */
-        post: operations["studio_edit_api_verdict"];
+        post: operations["studio_edit_lists_api_verdict"];
         delete?: never;
         options?: never;
         head?: never;
@@ -10889,7 +10889,7 @@ export interface operations {
             503: components["responses"]["NotDone503"];
         };
     };
-    studio_edit_api_sorted_pieces: {
+    studio_edit_lists_api_sorted_pieces: {
         parameters: {
             query?: never;
             header?: never;
@@ -10920,7 +10920,7 @@ export interface operations {
             503: components["responses"]["NotDone503"];
         };
     };
-    studio_edit_api_decide: {
+    studio_edit_lists_api_decide: {
         parameters: {
             query?: never;
             header?: never;
@@ -10971,7 +10971,7 @@ export interface operations {
             503: components["responses"]["NotDone503"];
         };
     };
-    studio_edit_api_undecide: {
+    studio_edit_lists_api_undecide: {
         parameters: {
             query?: never;
             header?: never;
@@ -11000,7 +11000,7 @@ export interface operations {
             503: components["responses"]["NotDone503"];
         };
     };
-    studio_edit_api_gone: {
+    studio_edit_lists_api_gone: {
         parameters: {
             query?: never;
             header?: never;
@@ -11039,7 +11039,7 @@ export interface operations {
             503: components["responses"]["NotDone503"];
         };
     };
-    studio_edit_api_not_gone: {
+    studio_edit_lists_api_not_gone: {
         parameters: {
             query?: never;
             header?: never;
@@ -11070,7 +11070,7 @@ export interface operations {
             503: components["responses"]["NotDone503"];
         };
     };
-    studio_edit_api_kit: {
+    studio_edit_lists_api_kit: {
         parameters: {
             query?: never;
             header?: never;
@@ -11099,7 +11099,7 @@ export interface operations {
             503: components["responses"]["NotDone503"];
         };
     };
-    studio_edit_api_carry: {
+    studio_edit_lists_api_carry: {
         parameters: {
             query?: never;
             header?: never;
@@ -11140,7 +11140,7 @@ export interface operations {
             503: components["responses"]["NotDone503"];
         };
     };
-    studio_edit_api_leave_home: {
+    studio_edit_lists_api_leave_home: {
         parameters: {
             query?: never;
             header?: never;
@@ -11169,7 +11169,7 @@ export interface operations {
             503: components["responses"]["NotDone503"];
         };
     };
-    studio_edit_api_carry_again: {
+    studio_edit_lists_api_carry_again: {
         parameters: {
             query?: never;
             header?: never;
@@ -11200,7 +11200,7 @@ export interface operations {
             503: components["responses"]["NotDone503"];
         };
     };
-    studio_edit_api_buying: {
+    studio_edit_lists_api_buying: {
         parameters: {
             query?: never;
             header?: never;
@@ -11231,7 +11231,7 @@ export interface operations {
             503: components["responses"]["NotDone503"];
         };
     };
-    studio_edit_api_to_buy: {
+    studio_edit_lists_api_to_buy: {
         parameters: {
             query?: never;
             header?: never;
@@ -11274,7 +11274,7 @@ export interface operations {
             503: components["responses"]["NotDone503"];
         };
     };
-    studio_edit_api_strike: {
+    studio_edit_lists_api_strike: {
         parameters: {
             query?: never;
             header?: never;
@@ -11303,7 +11303,7 @@ export interface operations {
             503: components["responses"]["NotDone503"];
         };
     };
-    studio_edit_api_change_buy: {
+    studio_edit_lists_api_change_buy: {
         parameters: {
             query?: never;
             header?: never;
@@ -11346,7 +11346,7 @@ export interface operations {
             503: components["responses"]["NotDone503"];
         };
     };
-    studio_edit_api_unstrike: {
+    studio_edit_lists_api_unstrike: {
         parameters: {
             query?: never;
             header?: never;
@@ -11377,7 +11377,7 @@ export interface operations {
             503: components["responses"]["NotDone503"];
         };
     };
-    studio_edit_api_verdict: {
+    studio_edit_lists_api_verdict: {
         parameters: {
             query?: never;
             header?: never;
