@@ -10,6 +10,7 @@ from typing import Literal
 from craft.advise.buying import not_bought
 from craft.cloth import Piece
 from craft.edit.candidates import Candidate
+from craft.edit.counting import BREADTH
 from craft.edit.gaps import along_one, newness
 from craft.edit.orphans import altered
 from craft.edit.sorting import MOST_ALTERED
@@ -26,7 +27,6 @@ TAKES = {"bottom": 1.6, "one_piece": 2.0, "top": 1.0, "layer": 3.0, "shoes": 2.2
 WEEKS = 52
 #: A thing for a season is worn in so much of the year; a piece in fewer looks than this with what hangs there is none to buy (W).
 A_SEASON, FEW = 0.35, 4
-BREADTH = Breadth(0, 1, every_way=False)
 Verdict = Literal["buy", "alter", "leave"]
 
 

@@ -16,16 +16,18 @@ from typing import Any
 import numpy as np
 from ortools.sat.python import cp_model
 
+from craft.edit.counting import BREADTH, counted_by_day
 from craft.edit.gaps import outfits
 from craft.edit.steps import Steps
+from craft.edit.together import INSTEAD
 from craft.errors import InvalidInput
 from craft.search.crew import Asked, Progress
-from craft.search.wardrobe import Breadth, Wardrobe, families_of
+from craft.search.variety import alike
+from craft.search.wardrobe import Wardrobe, families_of
 from craft.search.ways import Owned
 from craft.search.week import Day, by_day
 from craft.search.wish import Wish
 
-BREADTH = Breadth(0, 1, every_way=False)
 #: So many pieces of each place are chosen from: those that stand in most looks that work.
 POOL = {"bottom": 9, "one_piece": 4, "top": 12, "layer": 6, "shoes": 6}
 #: So many pieces at least and at most; the solver's time, and how often it is told, s.
@@ -88,7 +90,6 @@ def capsule(
     wanted: CapsuleWish,
     bought: Sequence[Owned] = (),
     *,
-    works_of: Mapping[str, int] | None = None,
     prices: Mapping[str, int] | None = None,
     wish: Wish | None = None,
     progress: Progress | None = None,
@@ -97,9 +98,9 @@ def capsule(
     """Choose pieces. `bought` are candidates, which count as bought; what is worn besides takes no part. Raises InvalidInput where
     what must be in cannot be."""
     _check(wanted, owned)
-    pool = _pool(owned, wanted, works_of or {})
+    steps = Steps(progress, (0.2, 0.2, 0.6))
+    pool = _pool(owned, wanted, _worth(asked, owned, days, wish or Wish(), steps.next()))
     every = [*pool, *(one for one in bought if one.key not in wanted.never)]
-    steps = Steps(progress, (0.4, 0.6))
     found = _outfits(asked, every, days, wish or Wish(), steps.next())
     new = {one.key for one in bought}
     chosen, short_by = _solve(found, every, new, days, wanted, prices or {}, seconds, steps.next())
@@ -118,16 +119,32 @@ def _check(wanted: CapsuleWish, owned: Sequence[Owned]) -> None:
         raise InvalidInput("A piece that must be in does not fit, or is not at hand.", "must")
 
 
-def _pool(owned: Sequence[Owned], wanted: CapsuleWish, works_of: Mapping[str, int]) -> list[Owned]:
-    """What is chosen from: of each place the pieces that stand in most looks, and what must be in."""
-    taken: Counter[str] = Counter()
-    kept = []
-    ranked = sorted(owned, key=lambda one: (one.key not in wanted.must, -works_of.get(one.key, 0), one.key))
-    for one in ranked:
-        must, slot = one.key in wanted.must, one.piece.slot
-        if one.key not in wanted.never and (must or taken[slot] < POOL.get(slot, 0)):
-            taken[slot] += 1
-            kept.append(one)
+def _worth(
+    asked: Asked, owned: Sequence[Owned], days: tuple[Day, ...], wish: Wish, progress: Progress | None
+) -> dict[str, float]:
+    """In how many outfits each piece works, the kinds of day by their shares."""
+    found: dict[str, float] = {}
+    for day, (_, counted) in zip(days, counted_by_day(asked, owned, days, wish, progress), strict=True):
+        for key, many in counted.items():
+            found[key] = found.get(key, 0.0) + day.share * many
+    return found
+
+
+def _pool(owned: Sequence[Owned], wanted: CapsuleWish, worth: Mapping[str, float]) -> list[Owned]:
+    """What is chosen from: what must be in, and of each place the pieces that stand in most outfits; of two that are nearly
+    one only the better, unless the place has room left."""
+    ranked = sorted(
+        (one for one in owned if one.key not in wanted.never),
+        key=lambda one: (one.key not in wanted.must, -worth.get(one.key, 0.0), one.key),
+    )
+    kept: list[Owned] = []
+    for alike_too in (False, True):
+        for one in ranked:
+            of_place = [other for other in kept if other.piece.slot == one.piece.slot]
+            must, room = one.key in wanted.must, len(of_place) < POOL.get(one.piece.slot, 0)
+            twin = any(alike([one.piece], [other.piece]) >= INSTEAD for other in of_place)
+            if one not in kept and (must or (room and (alike_too or not twin))):
+                kept.append(one)
     return kept
 
 

@@ -7,17 +7,16 @@ from dataclasses import dataclass, replace
 
 from craft.body import Body
 from craft.cloth import Piece
+from craft.edit.counting import BREADTH
 from craft.edit.gaps import outfits
 from craft.edit.orphans import altered
 from craft.edit.sorting import MOST_ALTERED
 from craft.edit.steps import Steps
 from craft.search.crew import Asked, Progress
 from craft.search.search import Search
-from craft.search.wardrobe import Breadth, Wardrobe, families_of, wearable
+from craft.search.wardrobe import Wardrobe, families_of, wearable
 from craft.search.ways import Owned, misfit
 from craft.search.wish import Wish
-
-BREADTH = Breadth(0, 1, every_way=False)
 
 
 @dataclass(frozen=True, slots=True)

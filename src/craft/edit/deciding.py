@@ -9,10 +9,11 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
+from craft.edit.counting import BREADTH
 from craft.edit.gaps import along_one
 from craft.fit import land
 from craft.search.crew import Asked, Progress
-from craft.search.wardrobe import Breadth, Wardrobe, families_adding
+from craft.search.wardrobe import Wardrobe, families_adding
 from craft.search.ways import Owned, misfit
 from craft.search.week import Day, by_day
 from craft.search.wish import Wish
@@ -23,7 +24,6 @@ from craft.wear.length import fall_of
 LENGTH, CHEST = 4.0, 6.0
 #: So many figures are told.
 TOLD = 3
-BREADTH = Breadth(0, 1, every_way=False)
 
 
 @dataclass(frozen=True, slots=True)

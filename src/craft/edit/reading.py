@@ -8,7 +8,7 @@ from dataclasses import dataclass, field
 from craft.cloth import Piece
 from craft.edit.candidates import Candidate
 from craft.edit.colours import Colours, colours
-from craft.edit.gaps import along_one
+from craft.edit.counting import counted_by_day
 from craft.edit.orphans import Orphan, adoptions_of, stands_in_the_way
 from craft.edit.shape import Shape, shape_of
 from craft.edit.sorting import Known, Proposal, in_order, propose
@@ -16,14 +16,10 @@ from craft.edit.steps import Steps
 from craft.search.best import Counts
 from craft.search.crew import Asked, Progress
 from craft.search.search import Search
-from craft.search.wardrobe import Breadth, Wardrobe, families_of, wearable
+from craft.search.wardrobe import wearable
 from craft.search.ways import Owned
-from craft.search.week import Day, by_day, twins_of
+from craft.search.week import Day, twins_of
 from craft.search.wish import Wish
-from craft.search.worn import AXES
-
-#: How broadly each kind of day is searched: each piece as it hangs, one layer, nothing besides.
-BREADTH = Breadth(0, 1, every_way=False)
 
 
 @dataclass(frozen=True)
@@ -132,19 +128,11 @@ def _by_day(
     hanging: Hanging, kept: list[Owned], progress: Progress | None
 ) -> tuple[list[dict[str, int]], list[tuple[str, str]]]:
     """In how many outfits each piece works on each kind of day, and which pieces are twins."""
-    plain = [one for one in kept if one.piece.slot != "extra"]
-    families = tuple(families_of(hanging.asked.body, plain, hanging.asked.schools, BREADTH))
     works_on: list[dict[str, int]] = []
     twins: list[tuple[str, str]] = []
-    for number, search in enumerate(by_day(hanging.asked, Wardrobe(families, BREADTH), hanging.days, progress)):
-        counted: dict[str, int] = {}
-        for family, sums in search.families:
-            for axis in AXES:
-                for key, many in along_one(family, sums, hanging.wish, axis)[0].items():
-                    counted[key] = counted.get(key, 0) + many
+    for search, counted in counted_by_day(hanging.asked, kept, hanging.days, hanging.wish, progress):
+        twins = twins if works_on else twins_of(search)
         works_on.append(counted)
-        if number == 0:
-            twins = twins_of(search)
     return works_on, twins
 
 

@@ -15,11 +15,12 @@ import numpy as np
 from numpy.typing import NDArray
 
 from craft.edit.candidates import Candidate
+from craft.edit.counting import BREADTH
 from craft.edit.gaps import ENOUGH, MAKES, Gaps, newness, outfits, same_accent
 from craft.search.crew import Asked, Progress
 from craft.search.tables import Packed
 from craft.search.variety import alike
-from craft.search.wardrobe import Breadth, Family, Wardrobe, families_of
+from craft.search.wardrobe import Family, Wardrobe, families_of
 from craft.search.ways import Owned
 from craft.search.week import Day, by_day
 from craft.search.wish import Wish
@@ -29,7 +30,6 @@ from craft.search.worn import AXES
 EACH, LISTED = 6, 20
 #: Two candidates this much alike are bought one for the other and not together (variety.py).
 INSTEAD = 0.75
-BREADTH = Breadth(0, 1, every_way=False)
 
 
 @dataclass(frozen=True, slots=True)
