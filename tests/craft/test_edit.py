@@ -182,6 +182,28 @@ def test_a_capsule_keeps_its_limits_and_makes_what_it_says(pieces: int, bought: 
         assert len(there) == made.by_day[number]
 
 
+def test_a_capsule_is_chosen_from_what_works_and_not_from_what_comes_first() -> None:
+    asked = replace(ASKED, aims=Aims.of({"wont": ["sleeveless"]}))
+    colours_ = (
+        "white",
+        "navy",
+        "red",
+        "olive",
+        "pink",
+        "grey",
+        "black",
+        "camel",
+        "teal",
+        "lilac",
+        "rust",
+        "sage",
+        "coral",
+    )
+    tanks = [Owned(f"a {one}", Piece.of({"is": "tank", "colour": one})) for one in colours_]
+    made = capsule(asked, [*tanks, *owned_of()], DAYS[:1], CapsuleWish(6), seconds=2)
+    assert made.outfits and not any(key.startswith("a ") for key in made.keys)
+
+
 def test_a_capsule_that_cannot_be_is_refused() -> None:
     for wish in (
         CapsuleWish(2),
