@@ -60,7 +60,7 @@ def edit(stylist: Stylist) -> None:
     stylist.step("edit")
     done(stylist, "sorting")
     stylist.rest()
-    for number in range(1, 8):
+    for number in range(1, 6):
         stylist.press(Keys.ENTER)
         stylist.sees(f"{number} of ")
     stylist.wait(lambda: len(stylist.all("main [data-look] svg g path")) > 20)
@@ -150,10 +150,10 @@ def shoot(stylist: Stylist) -> None:
     stylist.wait(lambda: "looks would" in stylist.find("[data-testid=effect]").text)
     take(stylist, "rules")
     stylist.go("/people")
+    measure(stylist)
+    stylist.go("/people")
     outfits(stylist)
     edit(stylist)
-    stylist.go("/people")
-    measure(stylist)
 
 
 def main() -> None:

@@ -46,10 +46,10 @@
         <ul class="mb-3 text-sm" data-testid="cheaper">
           {#each cheaper as one (one.piece.id)}
             <li>
-              <button class="quiet text-left" onclick={() => (edit.view = "orphans")}
+              <button class="underline underline-offset-4" onclick={() => (edit.view = "orphans")}
                 >{one.piece.title}</button
-              >:
-              {one.first.text.toLowerCase()}, {outfits(one.first.looks)}.
+              >
+              <span class="block">{one.first.text}: {outfits(one.first.looks)}.</span>
             </li>
           {/each}
         </ul>
