@@ -74,6 +74,13 @@ describe("sorting", () => {
     expect(edit.decided.a?.goes).toBe("");
   });
 
+  it("takes one change after the other, so that none is made from an older version", async () => {
+    await edit.decide("a", "out_of_keeping");
+    await Promise.all([edit.revise("a", { goes: "give" }), edit.revise("a", { place: "Fern" })]);
+    expect(sent("/api/rack/a/sorted").map((one) => one.version)).toEqual([null, 1, 2]);
+    expect([edit.decided.a?.goes, edit.decided.a?.place]).toEqual(["give", "Fern"]);
+  });
+
   it("shows what somebody else decided meanwhile, and comes back to the piece", async () => {
     const theirs = { piece_id: "a", id: "x", version: 4, decision: "care", goes: "", title: "a" };
     on("PUT", "/api/rack/a/sorted", () => refuse(409, "Idris changed this meanwhile.", { current: theirs }));

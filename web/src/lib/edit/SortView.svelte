@@ -46,10 +46,8 @@
     // Nothing is decided over a screen that is turned to the client.
     if (id && !studio.turned) void edit.decide(id, decision);
   }
-  function change(what: Parameters<Edit["decide"]>[2]) {
-    if (!asked || !whither) return;
-    const { word, goes, place, on } = whither;
-    void edit.decide(asked, whither.decision, { word, goes, place, on, ...what });
+  function change(what: Parameters<Edit["revise"]>[1]) {
+    if (asked) void edit.revise(asked, what);
   }
 </script>
 

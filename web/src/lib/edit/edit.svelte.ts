@@ -130,7 +130,27 @@ export class Edit {
     return true;
   }
 
-  async #put(id: string, decision: Decision, more: Whither): Promise<boolean> {
+  /** Change where a decided piece goes, or the word about it: one after the other, each from what stands then. */
+  revise(id: string, what: Whither): Promise<unknown> {
+    this.#revised = this.#revised.then(async () => {
+      const held = this.decided[id];
+      if (!held) return;
+      const { word, goes, place, on } = held;
+      await this.decide(id, held.decision, { word, goes, place, on, ...what });
+    });
+    return this.#revised;
+  }
+  #revised: Promise<unknown> = Promise.resolve();
+
+  /** One write after the other: each is made from the version that the one before came to. */
+  #put(id: string, decision: Decision, more: Whither): Promise<boolean> {
+    const done = this.#written.then(() => this.#write(id, decision, more));
+    this.#written = done;
+    return done;
+  }
+  #written: Promise<unknown> = Promise.resolve();
+
+  async #write(id: string, decision: Decision, more: Whither): Promise<boolean> {
     const held = this.decided[id];
     const body = {
       id: held?.id ?? crypto.randomUUID(),
