@@ -167,6 +167,22 @@ def test_a_decision_is_made_told_and_taken_back(house: House, wardrobe: dict[str
     assert piece["facts"]["state"] == "in_use"
 
 
+def test_what_is_away_for_another_reason_stays_away(house: House, wardrobe: dict[str, Any]) -> None:
+    tee = wardrobe["white tee skimming"]["id"]
+    path, piece = f"/rack/{tee}/sorted", house.api.ask("GET", f"/rack/{tee}").told["piece"]
+    house.api.ask("PATCH", f"/rack/{tee}", {"version": piece["version"], "facts": {"state": "at_the_tailor"}})
+    mine = {"id": str(uuid.uuid4()), "decision": "wear"}
+    house.api.ask("PUT", path, mine)
+    house.api.ask("DELETE", path)
+    assert house.api.ask("GET", f"/rack/{tee}").told["piece"]["facts"]["state"] == "at_the_tailor"
+    # The same decision again, as by redo: it is made, and stands on the list until the piece is taken off.
+    house.api.ask("PUT", path, mine)
+    listed = f"/clients/{house.client.id}/edit/sorted"
+    assert len(house.api.ask("GET", listed).told["decisions"]) == 1
+    house.api.ask("DELETE", f"/rack/{tee}")
+    assert house.api.ask("GET", listed).told["decisions"] == []
+
+
 def test_an_edit_goes_along_in_the_client_file(house: House, wardrobe: dict[str, Any]) -> None:
     tee = wardrobe["white tee skimming"]["id"]
     told = {

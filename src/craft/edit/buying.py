@@ -11,7 +11,7 @@ from craft.advise.buying import not_bought
 from craft.cloth import Piece
 from craft.edit.candidates import Candidate
 from craft.edit.counting import BREADTH
-from craft.edit.gaps import along_one, newness
+from craft.edit.gaps import TWIN, along_one, newness
 from craft.edit.orphans import altered
 from craft.edit.sorting import MOST_ALTERED
 from craft.fit import land
@@ -27,6 +27,8 @@ TAKES = {"bottom": 1.6, "one_piece": 2.0, "top": 1.0, "layer": 3.0, "shoes": 2.2
 WEEKS = 52
 #: A thing for a season is worn in so much of the year; a piece in fewer looks than this with what hangs there is none to buy (W).
 A_SEASON, FEW = 0.35, 4
+#: A piece this much like one that hangs there is its like (variety.py: 1 is the same but for how it is worn; W).
+LIKE_IT = 0.9
 Verdict = Literal["buy", "alter", "leave"]
 
 
@@ -96,8 +98,7 @@ def buy_or_leave(
     looks = _looks(asked, piece, owned, days, wish or Wish())
     if max(looks, default=0) < FEW:
         against.append(Sentence(f"It makes {max(looks, default=0)} outfits with what hangs there."))
-    new = newness(Candidate("new", piece), owned)
-    if new < 1 - 0.55:
+    if newness(Candidate("new", piece), owned) <= 1 - TWIN * LIKE_IT:
         against.append(Sentence("There is its like on the rack already."))
     makes = Sentence(f"It makes {max(looks, default=0):,} outfits with what hangs there.")
     if against:

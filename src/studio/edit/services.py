@@ -7,6 +7,7 @@ from typing import Any
 from uuid import UUID
 
 from django.db import transaction
+from django.db.models import Q
 
 from craft.cloth import Piece
 from craft.cloth.quick import read_entry
@@ -67,8 +68,9 @@ def decide(
     with transaction.atomic():
         piece = _held_piece(member, piece_id)
         held: Sorted | None = Sorted.objects.of(member).filter(piece=piece).first()
-        if held is not None and held.id == decision_id and version is None:
+        if held is not None and held.removed_at is None and held.id == decision_id and version is None:
             return held
+        was = held.goes if held is not None and held.removed_at is None else ""
         if held is not None and held.removed_at is None and held.version != version:
             raise Stale(held)
         if held is None:
@@ -87,7 +89,7 @@ def decide(
             held.version += 1
             held.removed_at, held.changed_by = None, member
             held.save()
-        _state(member, piece, goes)
+        _state(member, piece, was, goes)
         return held
 
 
@@ -98,7 +100,7 @@ def undecide(member: Member, piece_id: UUID) -> None:
         held: Sorted = Sorted.objects.of(member).not_removed().get_or_404(piece=piece)
         held.removed_at, held.changed_by, held.version = datetime.now(UTC), member, held.version + 1
         held.save()
-        _state(member, piece, "")
+        _state(member, piece, held.goes, "")
 
 
 def _held_piece(member: Member, piece_id: UUID) -> RackPiece:
@@ -106,10 +108,12 @@ def _held_piece(member: Member, piece_id: UUID) -> RackPiece:
     return piece
 
 
-def _state(member: Member, piece: RackPiece, goes: str) -> None:
-    """What goes is in no look from now on; what is not to go after all hangs again."""
+def _state(member: Member, piece: RackPiece, was: str, goes: str) -> None:
+    """What goes is in no look from now on; what was to go by the decision before, and is not to go after all, hangs again. What is
+    away for another reason stays away."""
     facts = stored(Facts, piece.facts)
-    state = STATES.get(goes, "in_use" if facts.state in STATES.values() else facts.state)
+    by_decision = was in STATES and facts.state == STATES[was]
+    state = STATES.get(goes, "in_use" if by_decision else facts.state)
     if state != facts.state:
         kept = facts.model_copy(update={"state": state}).model_dump(mode="json", exclude_defaults=True)
         write(RackPiece, member, piece.id, piece.version, facts=kept)
@@ -142,7 +146,9 @@ def sorted_of(member: Member, client_id: Any) -> list[Sorted]:
     """Every decision about a client's pieces. Raises Http404."""
     client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
     rows = Sorted.objects.of(member).filter(client=client, removed_at=None)
-    return list(rows.select_related("piece", "changed_by"))
+    # A piece that was taken off the rack by another door is on no list.
+    hangs = Q(piece__removed_at=None) | Q(gone_at__isnull=False)
+    return list(rows.filter(hangs).select_related("piece", "changed_by"))
 
 
 def carry(member: Member, kit_id: UUID, line: str) -> KitPiece:
