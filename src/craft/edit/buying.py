@@ -9,11 +9,10 @@ from typing import Literal
 
 from craft.advise.buying import not_bought
 from craft.cloth import Piece
+from craft.edit.altering import said_of, saved_by
 from craft.edit.candidates import Candidate
 from craft.edit.counting import BREADTH
 from craft.edit.gaps import TWIN, along_one, newness
-from craft.edit.orphans import altered
-from craft.edit.sorting import MOST_ALTERED
 from craft.fit import land
 from craft.search.crew import Asked
 from craft.search.wardrobe import Breadth, Wardrobe, families_adding
@@ -86,14 +85,10 @@ def buy_or_leave(
     owned, against, change = list(owned), [], None
     wrong = misfit(asked.body, piece, schools=asked.schools)
     if wrong is not None:
-        saved = next(
-            ((figure, by, one) for figure, by, one in altered(asked, piece)
-             if abs(by) <= MOST_ALTERED and misfit(asked.body, one, schools=asked.schools) is None),
-            None,
-        )  # fmt: skip
+        saved = saved_by(asked, piece)
         if saved is None:
             return Bought("leave", (Sentence(f"{wrong.title}, and no tailor makes that good."),), (0,) * len(days))
-        change, piece = (saved[0], saved[1]), saved[2]
+        change, piece = saved
     against += list(not_bought(land(asked.body, piece, schools=asked.schools)))
     looks = _looks(asked, piece, owned, days, wish or Wish())
     if max(looks, default=0) < FEW:
@@ -104,9 +99,7 @@ def buy_or_leave(
     if against:
         return Bought("leave", tuple(against), looks, change)
     if change is not None:
-        figure = change[0].removesuffix("_cm").replace("_", " ")
-        does = f"Take {{by}} off the {figure}." if change[1] < 0 else f"Let out the {figure} by {{by}}."
-        return Bought("alter", (Sentence.of(does, by=abs(change[1])), makes), looks, change)
+        return Bought("alter", (said_of(change), makes), looks, change)
     return Bought("buy", (makes,), looks)
 
 

@@ -6,11 +6,9 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 from craft.body import Body
-from craft.cloth import Piece
+from craft.edit.altering import saved_by
 from craft.edit.counting import BREADTH
 from craft.edit.gaps import outfits
-from craft.edit.orphans import altered
-from craft.edit.sorting import MOST_ALTERED
 from craft.edit.steps import Steps
 from craft.search.crew import Asked, Progress
 from craft.search.search import Search
@@ -53,7 +51,8 @@ def changed(
     pieces, saved = [], []
     for one in owned:
         then, now = (_against(one, body, asked) for body in (before, asked.body))
-        way, piece = _saved(asked, one) if now else (None, one.piece)
+        mended = saved_by(asked, one.piece) if now else None
+        way, piece = mended or (None, one.piece)
         saved.append(replace(one, piece=piece))
         if then != now:
             pieces.append(ChangedPiece(one.key, then, now, way))
@@ -66,14 +65,6 @@ def changed(
 def _against(one: Owned, body: Body, asked: Asked) -> str:
     wrong = misfit(body, one.piece, schools=asked.schools)
     return wrong.title if wrong else ""
-
-
-def _saved(asked: Asked, one: Owned) -> tuple[tuple[str, float] | None, Piece]:
-    """The least change with which a piece fits, and the piece so; as it is where no tailor makes it good."""
-    for figure, by, piece in altered(asked, one.piece):
-        if abs(by) <= MOST_ALTERED and misfit(asked.body, piece, schools=asked.schools) is None:
-            return (figure, by), piece
-    return None, one.piece
 
 
 def _works(asked: Asked, owned: Sequence[Owned], wish: Wish | None, steps: Steps) -> int:

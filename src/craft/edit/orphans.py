@@ -15,11 +15,10 @@ from typing import Any, Literal
 import numpy as np
 
 from craft.cloth import Piece
+from craft.edit.altering import altered
 from craft.edit.candidates import Candidate
 from craft.edit.gaps import along_one, outfits
 from craft.edit.steps import Steps
-from craft.fit import land
-from craft.search.alter import for_the_tailor
 from craft.search.crew import Asked, Progress
 from craft.search.search import Search
 from craft.search.tables import Packed
@@ -29,7 +28,6 @@ from craft.search.week import Day, by_day
 from craft.search.wish import Wish
 from craft.search.worn import AXES
 from craft.wear import BAREFOOT, WornShoes, wear_shoes
-from craft.wear.length import fall_of
 
 Means = Literal["worn", "tailor", "kit", "buy"]
 #: The smallest first.
@@ -44,8 +42,6 @@ WAYS: dict[str, tuple[dict[str, Any], ...]] = {
     "one_piece": ({"rolled": True}, {"pushed": True}),
     "layer": ({"open": True}, {"open": False}, {"rolled": True}, {"pushed": True}),
 }  # fmt: skip
-#: By so many cm a tailor shortens (W: a hem on its own is taken up so far at most), the least first.
-SHORTENS = (2.0, 4.0, 6.0, 8.0, 10.0, 12.0, 16.0, 20.0)
 #: How broadly looks are tried with what might adopt a piece; and of so many of its best looks it is asked what stands in the way.
 TRIED, LOOKED_AT = Breadth(1, 1), 12
 #: So many looks of orphans with things to buy are tried with a layer over them.
@@ -195,21 +191,6 @@ def _as_altered(
         if looks and (orphan_key, figure) not in found:
             found.add((orphan_key, figure))
             yield orphan_key, Adoption("tailor", looks, change=(figure, change))
-
-
-def altered(asked: Asked, piece: Piece, shoes: WornShoes = BAREFOOT) -> Iterator[tuple[str, float, Piece]]:
-    """A piece with one figure changed by the tailor, the least changes first: the figure, by how many cm, the piece so."""
-    fall = fall_of(asked.body, piece)
-    landed = land(asked.body, piece, shoes, asked.schools)
-    has: dict[str, float] = {key: figure for key in piece.row.figures if (figure := piece.figure(key)) is not None}
-    if fall is not None and landed.edges:
-        has.setdefault(fall.figure, fall.length(landed.edge("hem").falls_to, shoes.lift))
-    changes = [(key, by) for key, by in for_the_tailor(asked.body, piece, shoes, asked.schools).items() if key in has]
-    if fall is not None and fall.figure in has:
-        changes += [(fall.figure, -by) for by in SHORTENS]
-    for key, by in sorted(changes, key=lambda one: abs(one[1])):
-        if has[key] + by > 0:
-            yield key, by, piece.with_(**{key: has[key] + by})
 
 
 def _lowest(asked: Asked, owned: Iterable[Owned]) -> WornShoes:

@@ -13,6 +13,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from craft.cloth.words import said
+from craft.edit.altering import MOST_ALTERED, said_of
 from craft.edit.orphans import Adoption
 from craft.units import Sentence
 
@@ -21,8 +22,6 @@ Decision = Literal["wear", "partner", "alter", "does_not_fit", "out_of_keeping",
 DECISIONS: tuple[Decision, ...] = ("wear", "partner", "alter", "does_not_fit", "out_of_keeping", "twin", "care")
 #: A piece in so few outfits hangs on a thread; one of whose looks no more than this share works is hard to put on (W).
 FEW, SELDOM = 3, 0.25
-#: A tailor takes in or shortens by up to so much; what asks for more is another piece (cm; W).
-MOST_ALTERED = 10.0
 #: What a note says that hinders a piece (brief, section 18), and what is to be done.
 HINDERS: tuple[tuple[re.Pattern[str], str], ...] = (
     (re.compile(r"\b(?:iron|creas|crumpl)", re.I), "Needs ironing before anybody puts it on."),
@@ -126,11 +125,9 @@ def _orphan(known: Known, first: Adoption | None) -> Proposal:
 
 
 def _tailored(why: str, first: Adoption) -> Sentence:
-    figure, by = first.change or ("", 0.0)
-    what = said(figure.removesuffix("_cm"))
-    does = "Take {by} off the" if by < 0 else "Let out by {by} the"
+    does = said_of(first.change or ("", 0.0))
     start = f"{why}. " if why else ""
-    return Sentence.of(f"{start}{does} {what}: then {_many(first.looks, 'outfit')}.", by=abs(by))
+    return Sentence(f"{start}{does.template}: then {_many(first.looks, 'outfit')}.", does.lengths)
 
 
 def _proposal(known: Known, decision: Decision, reason: Sentence, adoption: Adoption | None = None) -> Proposal:

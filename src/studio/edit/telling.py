@@ -13,7 +13,8 @@ from django.http import HttpResponse
 from pydantic import BaseModel
 
 from craft.cloth import Piece
-from craft.cloth.words import figure_name, said
+from craft.cloth.words import said
+from craft.edit.altering import said_of
 from craft.units import Sentence, Unit
 from studio.edit.models import KitPiece
 from studio.edit.shapes import AdoptionOut, DayOut, EditLookOut, EditPieceOut, JobOut, Whose, words
@@ -121,11 +122,7 @@ class Names:
         """What the tailor does, in a sentence; nothing where nothing is done."""
         if not change:
             return ""
-        figure, by = change
-        does = (
-            f"Take {{by}} off the {figure_name(figure)}" if by < 0 else f"Let out the {figure_name(figure)} by {{by}}"
-        )
-        return Sentence.of(does, by=abs(by)).say(self.unit)
+        return said_of((change[0], change[1])).say(self.unit)
 
 
 def job_of(row: OutfitSearch) -> JobOut:
