@@ -18,7 +18,7 @@ from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
 from urllib.parse import quote
 
-from bench import against, crowd, drag, edit, engine, tables
+from bench import against, crowd, drag, edit, engine, plan, tables
 from bench.engine import LOOKS, timed
 from bench.visitor import Visitor
 from craft.body import Body, Measures
@@ -169,6 +169,7 @@ def main() -> None:
     in_process(unit)
     tables.proof()
     edit.proof()
+    plan.proof()
     edge, figure = drag.latencies()
     say("a hem dragged in the browser, until it is there", edge, unit, "aim: p95 under 100 ms")
     say("... until figure and reasons are", figure, unit, "aim: p95 under 100 ms")

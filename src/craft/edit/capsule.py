@@ -8,9 +8,7 @@ from __future__ import annotations
 
 from collections import Counter
 from collections.abc import Iterable, Mapping, Sequence
-from concurrent.futures import ThreadPoolExecutor
 from dataclasses import dataclass
-from time import monotonic
 from typing import Any
 
 import numpy as np
@@ -22,6 +20,7 @@ from craft.edit.steps import Steps
 from craft.edit.together import INSTEAD
 from craft.errors import InvalidInput
 from craft.search.crew import Asked, Progress
+from craft.search.solving import solve
 from craft.search.variety import alike
 from craft.search.wardrobe import Wardrobe, families_of
 from craft.search.ways import Owned
@@ -30,8 +29,8 @@ from craft.search.wish import Wish
 
 #: So many pieces of each place are chosen from: those that stand in most looks that work.
 POOL = {"bottom": 9, "one_piece": 4, "top": 12, "layer": 6, "shoes": 6}
-#: So many pieces at least and at most; the solver's time, and how often it is told, s.
-FEWEST, MOST, SECONDS, TELLS = 4, 40, 10.0, 0.5
+#: So many pieces at least and at most; the solver's time, s.
+FEWEST, MOST, SECONDS = 4, 40, 10.0
 #: A piece is for the kinds of day on which no fewer than this share of its outfits works, of those of its best day (W).
 SERVES = 0.8
 #: What a base, a variation of one, and a kind of day that has something to wear count against each other (W: the first day that is
@@ -214,33 +213,13 @@ def _solve(
             terms.append(COVERED * covered)
     # Of choices that make as much, the smaller.
     model.maximize(sum(terms) - sum(on.values()))
-    solver = cp_model.CpSolver()
-    solver.parameters.max_time_in_seconds = seconds
-    solver.parameters.num_workers = 2
-    solver.parameters.random_seed = 1
-    status = _told_while(solver, model, seconds, progress)
-    if status not in (cp_model.OPTIMAL, cp_model.FEASIBLE):
+    solver = solve(model, seconds, progress)
+    if solver is None:
         raise InvalidInput("No capsule keeps all of these limits.", "must")
     covered_by_days = COVERED * sum(1 for outfits_on in of_day if outfits_on)
     most, has = solver.best_objective_bound - covered_by_days, solver.objective_value - covered_by_days
     short_by = max(0.0, (most - has) / has) if has > 0 else 0.0
     return {key for key, var in on.items() if solver.value(var)}, short_by
-
-
-def _told_while(solver: cp_model.CpSolver, model: cp_model.CpModel, seconds: float, progress: Progress | None) -> Any:
-    """Solve, and say meanwhile how much of the time is gone; where nobody waits any more the solver stops."""
-    with ThreadPoolExecutor(1) as hands:
-        solving, began = hands.submit(solver.solve, model), monotonic()
-        while True:
-            try:
-                return solving.result(timeout=TELLS)
-            except TimeoutError:
-                try:
-                    if progress is not None:
-                        progress(min(1.0, (monotonic() - began) / seconds))
-                except BaseException:
-                    solver.stop_search()
-                    raise
 
 
 def _told(found: Iterable[Outfit], chosen: set[str], short_by: float, chosen_from: int, days: int) -> Capsule:

@@ -7,6 +7,7 @@ likeness to any that was taken before, is best; a dial says how much likeness co
 from __future__ import annotations
 
 from collections.abc import Sequence
+from functools import lru_cache
 
 import numpy as np
 from numpy.typing import NDArray
@@ -39,6 +40,7 @@ def alike(one: Sequence[Piece], other: Sequence[Piece]) -> float:
     return sum(pairs) / max(len(one), len(other))
 
 
+@lru_cache(maxsize=1 << 17)
 def _alike(one: Piece, other: Piece) -> float:
     if _plain(one) == _plain(other):
         return 1.0
@@ -47,6 +49,7 @@ def _alike(one: Piece, other: Piece) -> float:
     return colour + (SAME_KIND if one.kind == other.kind else 0.0)
 
 
+@lru_cache(maxsize=1 << 12)
 def _plain(piece: Piece) -> Piece:
     return piece.with_(tuck=None, open=None, cuffed=None, worn=None)
 
