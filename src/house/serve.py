@@ -13,6 +13,7 @@ import time
 import urllib.error
 import urllib.request
 from collections.abc import Iterator, Mapping
+from dataclasses import dataclass, field
 
 from house import setup
 from house.places import HOUSE, LOGS, PYTHON, ROOT, WEB
@@ -158,9 +159,43 @@ def shop(port: int, env: Mapping[str, str]) -> subprocess.Popen[bytes]:
     return _stand("shop", port, env)
 
 
-def stand_addresses(tape_port: int, shop_port: int) -> dict[str, str]:
-    """What the application needs to know to hear tape and shops."""
-    return {**tape_address(tape_port), "BASILWOOD_SHOP": f"http://127.0.0.1:{shop_port}"}
+def outbox(port: int, env: Mapping[str, str]) -> subprocess.Popen[bytes]:
+    """Start the simulated mail server; letters lie in .house/outbox."""
+    return _stand("outbox", port, env, "--folder", str(HOUSE / "outbox"))
+
+
+def weather(port: int, env: Mapping[str, str]) -> subprocess.Popen[bytes]:
+    """Start the simulated forecast; the studio finds it through BASILWOOD_WEATHER."""
+    return _stand("weather", port, env)
+
+
+@dataclass(frozen=True)
+class Stands:
+    """The ports of the stand-ins, and what is told to the application of them."""
+
+    tape: int = field(default_factory=free_port)
+    shop: int = field(default_factory=free_port)
+    outbox: int = field(default_factory=free_port)
+    weather: int = field(default_factory=free_port)
+
+    def addresses(self) -> dict[str, str]:
+        """What the application needs to know to find them."""
+        return {
+            **tape_address(self.tape),
+            "BASILWOOD_SHOP": f"http://127.0.0.1:{self.shop}",
+            "BASILWOOD_MAIL_HOST": "127.0.0.1",
+            "BASILWOOD_MAIL_PORT": str(self.outbox),
+            "BASILWOOD_WEATHER": f"http://127.0.0.1:{self.weather}",
+        }
+
+    def kept(self, env: Mapping[str, str], *pressed: str) -> list[Kept]:
+        """All of them, kept running."""
+        return [
+            Kept("The tape", lambda: tape(self.tape, env, *pressed)),
+            Kept("The shop", lambda: shop(self.shop, env)),
+            Kept("The outbox", lambda: outbox(self.outbox, env)),
+            Kept("The weather", lambda: weather(self.weather, env)),
+        ]
 
 
 def tape_address(port: int) -> dict[str, str]:
@@ -200,15 +235,14 @@ def demo(port: int, hand: float | None = None) -> None:
     with _alone(port):
         say("Basilwood")
         cluster, env = _prepare()
-        hearing, street = free_port(), free_port()
+        stands = Stands()
         pressed = ("--auto", str(hand)) if hand is not None else ()
-        whole = {**env, **stand_addresses(hearing, street)}
+        whole = {**env, **stands.addresses()}
         server = Kept("The server", lambda: gunicorn(port, whole, "--workers", str(WORKERS)))
         kept = [
             server,
             Kept("The worker", lambda: worker(whole)),
-            Kept("The tape", lambda: tape(hearing, env, *pressed)),
-            Kept("The shop", lambda: shop(street, env)),
+            *stands.kept(env, *pressed),
         ]
         try:
             wait_for(port, server.process)
@@ -228,14 +262,13 @@ def dev(port: int) -> None:
     with _alone(port):
         say("Basilwood, for its developers")
         cluster, env = _prepare(build=False)
-        hearing, street = free_port(), free_port()
-        whole = {**env, **stand_addresses(hearing, street)}
+        stands = Stands()
+        whole = {**env, **stands.addresses()}
         server = Kept("The server", lambda: gunicorn(port + 1, whole, "--workers", "1", "--reload"))
         kept = [
             server,
             Kept("The worker", lambda: worker(whole)),
-            Kept("The tape", lambda: tape(hearing, env)),
-            Kept("The shop", lambda: shop(street, env)),
+            *stands.kept(env),
         ]
         try:
             wait_for(port + 1, server.process)

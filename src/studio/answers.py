@@ -17,11 +17,13 @@ from craft.errors import InvalidInput
 from studio.bodies.shapes import reading_out
 from studio.edit.lists_api import sorted_out, to_buy_out
 from studio.edit.models import Sorted, ToBuy
-from studio.errors import Again, Busy, Doubtful, NoShop, Overtaken, Stale, Taken
+from studio.errors import Again, Busy, Doubtful, NoPost, NoShop, Overtaken, Stale, Taken
 from studio.fittings.api import trial_out_of
 from studio.fittings.errands_api import out as errand_out
 from studio.fittings.models import Errand, Trial
 from studio.gate import ASK_AGAIN
+from studio.handover.api import card_out
+from studio.handover.models import OutfitCard
 from studio.looks.api import look_out
 from studio.looks.models import Look
 from studio.people.api import StudioOut, client_out
@@ -37,6 +39,7 @@ SHOWN: dict[type[Model], Callable[[MemberRequest, Any], BaseModel]] = {
     Trial: trial_out_of,
     Errand: lambda request, errand: errand_out(errand),
     Client: lambda request, client: client_out(client),
+    OutfitCard: lambda request, row: card_out(row),
     Sorted: lambda request, row: sorted_out(row),
     ToBuy: lambda request, row: to_buy_out(row),
     Studio: lambda request, studio: StudioOut.model_validate(studio),
@@ -111,6 +114,7 @@ ANSWERS: tuple[tuple[type[Exception], int, Told], ...] = (
         lambda request, error: {"message": "This does not go with what is kept here. Load the page again."},
     ),
     (NoShop, 503, lambda request, error: {"message": str(error)}),
+    (NoPost, 503, lambda request, error: {"message": str(error)}),
     (Busy, 503, lambda request, error: {"message": str(error)}),
 )
 TAKEN = "This was handed in before, for something else. Load the page and do it once more."

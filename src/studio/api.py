@@ -15,6 +15,8 @@ from studio.edit.lists_api import router as edit_lists
 from studio.fittings.api import router as fittings
 from studio.fittings.errands_api import router as errands
 from studio.gate import Gate
+from studio.handover.api import router as handover
+from studio.handover.links_api import router as links
 from studio.looks.advice_api import router as advice
 from studio.looks.api import router as looks
 from studio.outfits.api import router as outfits
@@ -83,6 +85,8 @@ api.add_router("", shopping, tags=["shopping"])
 api.add_router("", outfits, tags=["outfits"])
 api.add_router("", edit, tags=["edit"])
 api.add_router("", edit_lists, tags=["edit"])
+api.add_router("", handover, tags=["handover"])
+api.add_router("", links, tags=["handover"])
 api.add_router("", records, tags=["records"])
 
 answer_errors(api)

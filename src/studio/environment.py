@@ -36,6 +36,17 @@ class Environment(BaseModel):
     #: Where the measuring tape is heard, and where the shops answer; without, there is none.
     tape: str = ""
     shop: str = ""
+    #: Where the forecast answers; without, the air is typed.
+    weather: str = ""
+    #: The mail server (SMTP) and whom letters come from; without, they are taken away as files.
+    mail_host: str = ""
+    mail_port: int = 25
+    mail_user: str = ""
+    mail_password: str = ""
+    mail_tls: bool = False
+    mail_from: str = "studio@basilwood.invalid"
+    #: The address that links for clients begin with; without, that of the page that asks.
+    address: str = ""
     #: What the demo's stylists sign in with; only its loading needs it.
     demo_password: str = ""
 

@@ -18,6 +18,7 @@ SECRET_KEY = HERE.secret_key
 DEBUG = False
 ALLOWED_HOSTS = HERE.hosts.split(",")
 TAPE, SHOP, DEMO_PASSWORD = HERE.tape, HERE.shop, HERE.demo_password
+WEATHER, ADDRESS = HERE.weather, HERE.address.rstrip("/")
 
 INSTALLED_APPS = [
     "django.contrib.auth",
@@ -35,6 +36,7 @@ INSTALLED_APPS = [
     "studio.charts",
     "studio.outfits",
     "studio.edit",
+    "studio.handover",
     "studio.records",
 ]
 MIDDLEWARE = [
@@ -136,6 +138,11 @@ def _immutable(path: str, url: str) -> bool:
 
 
 WHITENOISE_IMMUTABLE_FILE_TEST = _immutable
+
+# Letters go to the mail server that is set; a slow one keeps nobody waiting for ever.
+EMAIL_HOST, EMAIL_PORT, EMAIL_TIMEOUT = HERE.mail_host, HERE.mail_port, 10
+EMAIL_HOST_USER, EMAIL_HOST_PASSWORD, EMAIL_USE_TLS = HERE.mail_user, HERE.mail_password, HERE.mail_tls
+DEFAULT_FROM_EMAIL = HERE.mail_from
 
 LANGUAGE_CODE = "en-gb"
 TIME_ZONE = "UTC"

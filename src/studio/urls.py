@@ -1,4 +1,4 @@
-"""Two addresses: the interface under /api/, and the application's one page for all others."""
+"""Three addresses: the interface under /api/, pages for clients under /for/, and the application's one page for all others."""
 
 from __future__ import annotations
 
@@ -9,6 +9,7 @@ from django.urls import path, re_path
 from django.views.decorators.http import require_safe
 
 from studio.api import api
+from studio.handover.page import urlpatterns as pages_for_clients
 from studio.pictures.api import BY_THEMSELVES
 
 
@@ -34,5 +35,6 @@ for operation in interface[0]:
         transaction.non_atomic_requests(operation.callback)
 urlpatterns = [
     path("api/", interface),
+    *pages_for_clients,
     re_path(r"^(?!api/|_app/|static/).*$", page),
 ]

@@ -39,10 +39,10 @@ class Server:
     env: dict[str, str]
     port: int = field(default_factory=free_port)
     process: subprocess.Popen[bytes] | None = None
-    tape_port: int = field(default_factory=free_port)
+    stands: serve.Stands = field(default_factory=serve.Stands)
     tape: subprocess.Popen[bytes] | None = None
-    shop_port: int = field(default_factory=free_port)
-    shop: subprocess.Popen[bytes] | None = None
+    #: The shop, the outbox and the weather.
+    others: list[subprocess.Popen[bytes]] = field(default_factory=list)
     worker: subprocess.Popen[bytes] | None = None
 
     @property
@@ -50,9 +50,11 @@ class Server:
         return f"http://127.0.0.1:{self.port}"
 
     def start(self) -> None:
-        self.shop = self.shop or serve.shop(self.shop_port, self.env)
-        env = {**self.env, **serve.stand_addresses(self.tape_port, self.shop_port)}
-        self.process = serve.gunicorn(self.port, env, "--workers", "1")
+        if not self.others:
+            stands = self.stands
+            asked = ((serve.shop, stands.shop), (serve.outbox, stands.outbox), (serve.weather, stands.weather))
+            self.others = [start(port, self.env) for start, port in asked]
+        self.process = serve.gunicorn(self.port, {**self.env, **self.stands.addresses()}, "--workers", "1")
         serve.wait_for(self.port, self.process)
 
     def stop(self) -> None:
@@ -62,12 +64,12 @@ class Server:
     def fresh_tape(self, *words: str) -> None:
         """A tape that has read nothing yet, where the desk looks for it."""
         self.no_tape()
-        self.tape = serve.tape(self.tape_port, self.env, *words)
+        self.tape = serve.tape(self.stands.tape, self.env, *words)
 
     def work(self) -> None:
         """A worker of the queue, anew where one was killed."""
         if self.worker is None or self.worker.poll() is not None:
-            self.worker = serve.worker(self.env)
+            self.worker = serve.worker({**self.env, **self.stands.addresses()})
 
     def no_worker(self) -> None:
         """No worker: one that works is killed outright, with what it had begun."""
@@ -109,8 +111,8 @@ def demo_server() -> Iterator[Server]:
         running.stop()
         running.no_tape()
         running.no_worker()
-        if running.shop:
-            serve.stop(running.shop)
+        for one in running.others:
+            serve.stop(one)
 
 
 @pytest.fixture(scope="session")

@@ -52,6 +52,28 @@ def picture_svg(shapes: Sequence[Shape], title: str, *, margin: float = 3.0) -> 
     )
 
 
+def framed_svg(
+    shapes: Sequence[Shape], title: str, name: str, tall: float = 1000.0, window: tuple[float, float] | None = None
+) -> str:
+    """The shapes as an SVG element for a page, so many units tall whatever they are of: no true length can be read off it.
+    `window` bounds what is seen of them, bottom and top, cm."""
+    left, low, right, top = bounds(shapes)
+    if window is not None:
+        low, top = window
+        # A part is seen as broad as it is tall, about the middle.
+        half = (top - low) / 2
+        left, right = -half, half
+    margin = 0.02 * (top - low) if window is None else 0.0
+    scale = tall / (10 * (top - low + 2 * margin))
+    wide = (right - left + 2 * margin) * 10 * scale
+    return (
+        f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {wide:.0f} {tall:.0f}" role="img" overflow="hidden"'
+        f' aria-label="{escape(title)}"><title>{escape(title)}</title>'
+        f'<g transform="scale({scale:.5f}) translate({(margin - left) * 10:.1f} {(top + margin) * 10:.1f}) scale(1 -1)">'
+        f"{painted(shapes, name)}</g></svg>"
+    )
+
+
 def bounds(shapes: Iterable[Shape]) -> tuple[float, float, float, float]:
     """Left, low, right and top of what is painted, cm."""
     points = [point for shape in shapes for point in shape.points]

@@ -5,13 +5,9 @@ from __future__ import annotations
 import itertools
 from collections.abc import Iterable, Sequence
 from datetime import date
-from pathlib import Path
 from typing import Any
 
-from django.template import Context, Engine
-from weasyprint import HTML
 from weasyprint.document import Document
-from weasyprint.urls import URLFetcher
 
 from craft.advise.shopping import Number
 from craft.body import Body
@@ -19,10 +15,9 @@ from craft.body.measures import HEIGHTS
 from craft.draw.figure import draw_figure
 from craft.draw.svg import painted
 from craft.units import CM_PER_INCH, Unit, format_length
-from studio.settings import WEB_BUILD
+from studio.paper import laid_out, pdf_of
 from studio.shopping.services import Shopper, numbers_for
 
-_TEMPLATES = Engine(dirs=[str(Path(__file__).parent / "templates")], autoescape=True)
 #: The drawing, in its own units of a cm of body: room above the head, the rule, the figure's half, the labels.
 HEADROOM, RULE, HALF, LABELS = 4.0, 7.0, 27.0, 36.0
 #: Half the breadth of a band.
@@ -31,20 +26,16 @@ BAND = 18.0
 LONGEST_LABEL = 33
 #: Labels stand at least so far apart, and a band is at least so tall.
 APART, LEAST = 3.1, 0.5
-#: Where the styles' fonts are built to, and what they are called on the sheet.
-_FACES = {"Basil Sans": "source-sans-3-latin-wght-normal*.woff2", "Basil Book": "literata-latin-wght-normal*.woff2"}
 
 
 def numbers_pdf(shopper: Shopper, studio: str, today: date) -> bytes:
     """The sheet, PDF. Nothing is fetched from anywhere but the application's own fonts."""
-    made: bytes = numbers_document(shopper, studio, today).write_pdf()
-    return made
+    return pdf_of(numbers_document(shopper, studio, today))
 
 
 def numbers_document(shopper: Shopper, studio: str, today: date) -> Document:
     """The sheet, laid out."""
-    page = _TEMPLATES.get_template("numbers_sheet.html").render(Context(_told(shopper, studio, today)))
-    return HTML(string=page, url_fetcher=URLFetcher(allowed_protocols=("file",))).render()
+    return laid_out("numbers_sheet.html", _told(shopper, studio, today))
 
 
 def _told(shopper: Shopper, studio: str, today: date) -> dict[str, Any]:
@@ -53,11 +44,6 @@ def _told(shopper: Shopper, studio: str, today: date) -> dict[str, Any]:
         "client": shopper.name,
         "studio": studio,
         "today": f"{today.day} {today:%B %Y}",
-        "faces": [
-            {"family": family, "url": path.as_uri()}
-            for family, name in _FACES.items()
-            for path in sorted((WEB_BUILD / "_app" / "immutable" / "assets").glob(name))[:1]
-        ],
         "groups": [
             {"name": group, "numbers": _rows([n for n in numbers if n.group == group], shopper.unit)}
             for group in dict.fromkeys(number.group for number in numbers)

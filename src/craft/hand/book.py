@@ -1,0 +1,39 @@
+"""What a book says beside its cards: which cards hold each piece, and what each occasion of the week has."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+
+
+def by_piece(cards: Sequence[tuple[str, Sequence[str]]]) -> dict[str, list[tuple[str, list[str]]]]:
+    """An index: for each piece the cards that it stands in, and what goes with it there. `cards` are a card's number or name and
+    the titles of its pieces.
+
+    >>> by_piece([("1", ["Olive trousers", "Cream knit"]), ("2", ["Olive trousers", "White shirt"])])["Olive trousers"]
+    [('1', ['Cream knit']), ('2', ['White shirt'])]
+    """
+    found: dict[str, list[tuple[str, list[str]]]] = {}
+    for name, titles in cards:
+        for title in dict.fromkeys(titles):
+            found.setdefault(title, []).append((name, [other for other in dict.fromkeys(titles) if other != title]))
+    return dict(sorted(found.items(), key=lambda one: (-len(one[1]), one[0].casefold())))
+
+
+def by_occasion(cards: Mapping[str, Sequence[str]], week: Sequence[str]) -> list[tuple[str, list[str]]]:
+    """The cards in the order of the week: under each occasion those that are for it, each card once, where it is first for; what
+    is for none stands last under “any day”.
+
+    >>> by_occasion({"1": ["dinner"], "2": ["office", "dinner"], "3": []}, ["office", "dinner"])
+    [('office', ['2']), ('dinner', ['1']), ('any day', ['3'])]
+    """
+    left = dict(cards)
+    found: list[tuple[str, list[str]]] = []
+    for occasion in week:
+        here = [card for card, serves in left.items() if occasion in serves]
+        if here:
+            found.append((occasion, here))
+        for card in here:
+            del left[card]
+    if left:
+        found.append(("any day", list(left)))
+    return found

@@ -1,0 +1,1 @@
+"""A simulated forecast: the same air for the same place and day, whoever asks."""

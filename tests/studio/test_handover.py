@@ -1,0 +1,334 @@
+"""Handing over, against PostgreSQL: cards and their sentences, the book, the tailor's sheet, a client's page, letters."""
+
+from __future__ import annotations
+
+import re
+import secrets
+import uuid
+from datetime import timedelta
+from html import unescape
+from typing import Any
+
+import pytest
+from django.core import mail
+from django.test import Client as Browser
+from django.utils import timezone
+
+from studio.bodies.known import today
+from studio.handover import links
+from studio.handover.models import Knock, Opening, Said, Share
+from studio.people.models import Client
+from tests.studio.conftest import House, serving
+from tests.studio.test_edit import hang_lines
+from tests.studio.test_outfits import work
+
+TROUSERS, TEE, LOAFERS = "olive straight trousers high rise, ankle", "white thin tee", "brown loafers"
+LINES = (TROUSERS, TEE, LOAFERS, "black slingbacks", "navy blazer", "gold necklace", "cream knit")
+
+
+def words(text: str, **more: Any) -> dict[str, Any]:
+    return {"is": text, **more}
+
+
+@pytest.fixture
+def dressed(house: House) -> dict[str, Any]:
+    """A client with a rack, a week and a look of three pieces, and the card of it."""
+    for measure, cm in (("stature", "166"), ("waist", "73.5"), ("hip", "99.5"), ("bust", "94.5")):
+        house.take(measure, cm)
+    week = [{"occasion": "relaxed_office", "share": 60}, {"occasion": "dinner", "share": 40, "dress_code": "smart"}]
+    house.client.brief = {"week": week}
+    house.client.save()
+    hung = {line: told["id"] for line, told in hang_lines(house, LINES).items()}
+    on = [
+        words("trousers", cut="straight", colour="olive", rise="high", hem="ankle"),
+        words("tee", colour="white", fabric=["thin"], tuck="front"),
+        words("loafers", colour="brown"),
+    ]
+    links_of = {"bottom": hung[TROUSERS], "top": hung[TEE], "shoes": hung[LOAFERS]}
+    look = house.keep("Market day", on, from_rack=links_of).told
+    card = house.api.ask("POST", f"/clients/{house.client.id}/cards", {"id": str(uuid.uuid4()), "look_id": look["id"]})
+    assert card.status_code == 201, card.told
+    return {"look": look, "card": card.told, "hung": hung}
+
+
+def texts(card: dict[str, Any], part: str) -> list[str]:
+    return [line["text"] for line in card[part]]
+
+
+def test_a_card_says_what_the_look_has_and_nothing_of_the_body(house: House, dressed: dict[str, Any]) -> None:
+    card = dressed["card"]
+    assert [(one["place"], one["source"]) for one in card["pieces"]] == [
+        ("bottom", "owned"), ("top", "owned"), ("shoes", "owned"),
+    ]  # fmt: skip
+    how = texts(card, "how")
+    assert any("Tuck" in line and "front" in line for line in how)
+    assert any("tone of your skin" in line for line in how)
+    assert any(line.startswith("With the brown loafers") for line in how)
+    assert 1 <= len(card["reasons"]) <= 2 and len(card["steps"]) == 3
+    assert card["air"][0] < card["air"][1]
+    # Words of the look alone: nothing that is not on is named, and no figure.
+    for line in (*how, *texts(card, "reasons")):
+        assert not re.search(r"\d|blazer|necklace|knit|waist 7|hip 9", line), line
+    other = house.api.ask(
+        "POST", f"/clients/{house.client.id}/cards", {"id": str(uuid.uuid4()), "look_id": dressed["look"]["id"]}
+    )
+    assert other.told["id"] == card["id"]
+
+
+def test_a_sentence_written_anew_stays_when_the_card_is_made_again(house: House, dressed: dict[str, Any]) -> None:
+    card = dressed["card"]
+    ask = lambda key, text, version: house.api.ask(  # noqa: E731
+        "PATCH", f"/cards/{card['id']}/line", {"version": version, "key": key, "text": text}
+    )
+    anew = ask("shoes", "The brown loafers, always.", 1).told
+    assert "The brown loafers, always." in texts(anew, "how")
+    stale = ask("tuck", "", 1)
+    assert stale.status_code == 409 and stale.told["current"]["version"] == 2
+    struck = ask("tuck", "", 2).told
+    assert next(line for line in struck["how"] if line["key"] == "tuck") == {"key": "tuck", "text": "", "edited": True}
+    # The look changes; what was written stays.
+    look = dressed["look"]
+    pieces = [{**piece, "colour": "navy"} if piece["is"] == "trousers" else piece for piece in look["pieces"]]
+    house.api.ask("PUT", f"/looks/{look['id']}", {"name": "Market day", "pieces": pieces, "version": 1})
+    told = house.api.ask("GET", f"/clients/{house.client.id}/cards").told["cards"][0]
+    assert "The brown loafers, always." in texts(told, "how") and "" in texts(told, "how")
+    back = ask("tuck", None, 3).told
+    assert any("Tuck" in line for line in texts(back, "how"))
+
+
+def test_the_look_made_over_for_dinner(house: House, dressed: dict[str, Any]) -> None:
+    told = house.api.ask("POST", f"/cards/{dressed['card']['id']}/variants").told
+    if "dinner" not in told["occasions"]:
+        (line,) = [one["text"] for one in told["variants"] if one["key"] == "variant:dinner"]
+        assert line.startswith("For dinner: ") and ("change to" in line or "add" in line)
+    again = house.api.ask("GET", f"/clients/{house.client.id}/cards").told["cards"][0]
+    assert again["variants"] == told["variants"]
+
+
+def test_cards_are_put_in_order_taken_away_and_brought_back(house: House, dressed: dict[str, Any]) -> None:
+    second = house.keep("Second", [{"is": "dress"}]).told
+    made = house.api.ask(
+        "POST", f"/clients/{house.client.id}/cards", {"id": str(uuid.uuid4()), "look_id": second["id"]}
+    ).told
+    first = dressed["card"]["id"]
+    told = house.api.ask("POST", f"/clients/{house.client.id}/cards/order", {"order": [made["id"], first]}).told
+    assert [one["id"] for one in told["cards"]] == [made["id"], first]
+    assert house.api.ask("DELETE", f"/cards/{first}").status_code == 204
+    assert len(house.api.ask("GET", f"/clients/{house.client.id}/cards").told["cards"]) == 1
+    assert house.api.ask("POST", f"/cards/{first}/restore").told["id"] == first
+    # A look that was removed takes its card along, and brings it back.
+    house.api.ask("DELETE", f"/looks/{second['id']}")
+    assert len(house.api.ask("GET", f"/clients/{house.client.id}/cards").told["cards"]) == 1
+
+
+@pytest.mark.parametrize("layout", ["week", "four"])
+def test_a_book_is_made_in_the_background(house: House, dressed: dict[str, Any], layout: str) -> None:
+    asked = {
+        "layout": layout, "cards": [dressed["card"]["id"]], "note": "With love",
+        "parts": {"numbers": True, "buying": True, "colours": True, "care": True},
+    }  # fmt: skip
+    ask = lambda: house.api.ask("POST", f"/clients/{house.client.id}/book", asked).told  # noqa: E731
+    assert ask()["job"]["state"] == "waiting"
+    work()
+    told = ask()
+    assert told["job"]["state"] == "done" and told["pages"] >= 1, told
+    pdf = house.api.ask("GET", f"/books/{told['book_id']}.pdf")
+    assert pdf.content.startswith(b"%PDF-") and "attachment" in pdf.headers["Content-Disposition"]
+    # Another of its kind takes its place; the first question has it made again.
+    asked["note"] = "With more love"
+    ask()
+    work()
+    assert ask()["job"]["state"] == "done"
+    asked["note"] = "With love"
+    assert ask()["job"]["state"] == "waiting"
+
+
+def test_a_card_as_a_file(house: House, dressed: dict[str, Any]) -> None:
+    card = dressed["card"]["id"]
+    svg = house.api.ask("GET", f"/cards/{card}/card.svg").content.decode()
+    assert "Market day" in svg and svg.count("<svg") == 2
+    assert house.api.ask("GET", f"/cards/{card}/card.png").content.startswith(b"\x89PNG")
+    picture = house.api.ask("GET", f"/cards/{card}/picture.svg").content.decode()
+    # So many units tall whatever the stature: no true length can be read off it.
+    assert "mm" not in picture and ' viewBox="0 0 ' in picture and " 1000" in picture
+
+
+def test_the_tailors_sheet_holds_the_piece_and_nothing_else_of_the_client(
+    house: House, dressed: dict[str, Any]
+) -> None:
+    from studio.handover.tailor import _pieces, sheet_of
+
+    piece = dressed["hung"][TROUSERS]
+    due = {
+        "id": str(uuid.uuid4()), "kind": "alter", "text": "Shorten the hem.", "figure": "inseam_cm", "by_cm": -3,
+        "due_on": (today() + timedelta(7)).isoformat(),
+    }  # fmt: skip
+    assert house.api.ask("POST", f"/rack/{piece}/errands", due).status_code == 201
+    assert house.api.ask("GET", f"/clients/{house.client.id}/tailor.pdf").content.startswith(b"%PDF-")
+    client = Client.objects.select_related("studio").get(id=house.client.id)
+    assert len(sheet_of(client, today()).pages) == 1
+    from craft.body import Body
+    from studio.bodies.known import measures_of
+    from studio.fittings.models import Errand
+
+    (told,) = _pieces(Body.of(measures_of(client)), Errand.objects.select_related("rack_piece", "trial"), client)
+    assert told["change"] == "Inseam: 3 cm less" and "#9c2b27" in told["picture"] and told["due"]
+    assert not re.search("waist|hip|bust", str({**told, "picture": ""}))
+
+
+def link(house: House, **given: Any) -> tuple[Any, str]:
+    """A link for the client, and the address of its page."""
+    asked = {"id": str(uuid.uuid4()), "ends_on": (today() + timedelta(30)).isoformat(), **given}
+    answer = house.api.ask("POST", f"/clients/{house.client.id}/links", asked)
+    address = answer.told.get("address", "") if answer.told else ""
+    return answer, address[address.index("/for/") :] if "/for/" in address else ""
+
+
+class Visitor:
+    """A client with a link, on a phone, without an account."""
+
+    def __init__(self, place: str = "192.0.2.1") -> None:
+        self.browser = Browser(REMOTE_ADDR=place, enforce_csrf_checks=True)
+
+    def get(self, path: str) -> Any:
+        with serving():
+            return self.browser.get(path)
+
+    def post(self, path: str, **told: str) -> Any:
+        token = self.browser.cookies["csrftoken"].value if "csrftoken" in self.browser.cookies else ""
+        with serving():
+            return self.browser.post(path, {**told, "csrfmiddlewaretoken": token})
+
+
+def reads(answer: Any) -> str:
+    """What a page says, without its tags."""
+    plain = re.sub(r"<svg.*?</svg>|<[^>]*>", " ", answer.content.decode(), flags=re.S)
+    return " ".join(unescape(plain).split())
+
+
+def test_a_client_opens_her_page_answers_and_it_comes_back(house: House, dressed: dict[str, Any]) -> None:
+    card = dressed["card"]["id"]
+    bought = {"id": str(uuid.uuid4()), "piece": {"is": "belt", "colour": "tan"}, "why": "It wakes the trousers."}
+    assert house.api.ask("POST", f"/clients/{house.client.id}/buying", bought).status_code == 201
+    made, page = link(house, cards=[card], parts={"buying": True, "numbers": True}, note="Enjoy it.")
+    assert made.status_code == 201 and "<svg" in made.told["code"]
+    visitor = Visitor()
+    shown = visitor.get(page)
+    told = reads(shown)
+    assert shown.status_code == 200 and "Market day" in told and "Enjoy it." in told and "tan belt" in told
+    assert "noindex" in shown.headers["X-Robots-Tag"] and shown.headers["Cache-Control"] == "no-store"
+    assert "<script" not in shown.content.decode()
+    for says in ("wore", "loved"):
+        assert visitor.post(f"{page}say", says=says, about=card).status_code == 302
+    visitor.post(f"{page}say", says="ticked", about=bought["id"])
+    visitor.post(f"{page}say", says="question", about="", text="Which coat?")
+    # A second press takes it back; what is not on the page is not heard.
+    visitor.post(f"{page}say", says="loved", about=card)
+    visitor.post(f"{page}say", says="wore", about=str(uuid.uuid4()))
+    visitor.post(f"{page}say", says="question", about="", text="   ")
+    told = house.api.ask("GET", f"/clients/{house.client.id}/links").told
+    assert sorted(one["says"] for one in told["said"]) == ["question", "ticked", "wore"]
+    assert told["links"][0]["opened"] == 1 and told["links"][0]["shows"] == ["numbers for the shop", "the buying list"]
+    assert house.api.ask("GET", f"/clients/{house.client.id}/cards").told["cards"][0]["marks"] == [
+        {"says": "wore", "many": 1}
+    ]
+    (asked,) = [one for one in house.api.ask("GET", "/said").told["said"] if one["says"] == "question"]
+    assert asked["text"] == "Which coat?" and asked["client"] == "Pia Reed"
+    house.api.ask("POST", f"/said/{asked['id']}/seen")
+    assert len(house.api.ask("GET", "/said").told["said"]) == 2
+    house.api.ask("DELETE", f"/said/{asked['id']}/seen")
+    assert len(house.api.ask("GET", "/said").told["said"]) == 3
+    assert "You asked: Which coat?" in reads(visitor.get(page))
+
+
+def test_nothing_is_shown_that_was_not_chosen(house: House, dressed: dict[str, Any]) -> None:
+    second = house.keep("Secret", [{"is": "dress"}]).told
+    house.api.ask("POST", f"/clients/{house.client.id}/cards", {"id": str(uuid.uuid4()), "look_id": second["id"]})
+    _, page = link(house, cards=[dressed["card"]["id"]])
+    told = reads(Visitor().get(page))
+    assert "Secret" not in told and "Numbers for the shop" not in told and "To buy" not in told
+    # It stays as it was when it was made.
+    house.api.ask("PATCH", f"/cards/{dressed['card']['id']}/line", {"version": 1, "key": "own", "text": "Later words."})
+    assert "Later words." not in reads(Visitor().get(page))
+    empty, _ = link(house)
+    assert empty.status_code == 422 and empty.told["field"] == "cards"
+
+
+def test_the_word_is_asked_for_and_five_misses_pause(house: House, dressed: dict[str, Any]) -> None:
+    _, page = link(house, cards=[dressed["card"]["id"]], word="Blue  Heron")
+    visitor = Visitor()
+    asked = visitor.get(page)
+    assert "word" in reads(asked) and "Market day" not in reads(asked)
+    visitor.post(f"{page}say", says="wore", about=dressed["card"]["id"])
+    assert not Said.objects.exists()
+    assert visitor.post(f"{page}word", word="blue crane").status_code == 403
+    assert visitor.post(f"{page}word", word=" blue heron ").status_code == 302
+    assert "Market day" in reads(visitor.get(page))
+    # Another who was given the address alone guesses, and everybody waits.
+    guesser = Visitor("192.0.2.9")
+    guesser.get(page)
+    assert [guesser.post(f"{page}word", word=f"guess {n}").status_code for n in range(5)] == [403] * 5
+    assert guesser.post(f"{page}word", word="blue heron").status_code == 429
+    assert Opening.objects.filter(let_in=False).count() >= 6
+    Share.objects.update(closed_until=timezone.now() - timedelta(seconds=1))
+    assert guesser.post(f"{page}word", word="BLUE HERON").status_code == 302
+
+
+def test_an_ended_link_says_so_and_no_more(house: House, dressed: dict[str, Any]) -> None:
+    made, page = link(house, cards=[dressed["card"]["id"]])
+    share = made.told["link"]["id"]
+
+    def over() -> bool:
+        answer = Visitor().get(page)
+        told = reads(answer)
+        return answer.status_code == 410 and "has ended" in told and "Pia" not in told and "Alder" not in told
+
+    assert house.api.ask("DELETE", f"/links/{share}").told["state"] == "taken_back"
+    assert over() and Visitor().post(f"{page}say", says="wore", about=dressed["card"]["id"]).status_code == 403
+    assert house.api.ask("POST", f"/links/{share}/restore").told["state"] == "open"
+    assert Visitor().get(page).status_code == 200
+    Share.objects.update(ends_on=today() - timedelta(1))
+    assert over()
+    Share.objects.update(ends_on=today())
+    assert Visitor().get(page).status_code == 200
+    house.api.ask("DELETE", f"/clients/{house.client.id}")
+    assert over()
+
+
+def test_ten_thousand_guesses_find_nothing(house: House, dressed: dict[str, Any]) -> None:
+    link(house, cards=[dressed["card"]["id"]])
+    missed = refused = 0
+    with serving():
+        for number in range(10_000):
+            try:
+                assert links.find(secrets.token_urlsafe(32), f"198.51.100.{number % 50}") is None
+                missed += 1
+            except links.TooMany:
+                refused += 1
+    # Of each place a few are looked at, and then none.
+    assert missed == 50 * links.KNOCKS and refused == 10_000 - missed
+    assert Knock.objects.count() == missed
+    with pytest.raises(links.TooMany):
+        links.find("anything", "198.51.100.1")
+    assert Visitor("198.51.100.1").get("/for/anything/").status_code == 429
+    assert Visitor("203.0.113.5").get("/for/anything/").status_code == 404
+
+
+def test_a_letter_is_sent_kept_and_taken_away(house: House, dressed: dict[str, Any], settings: Any) -> None:
+    given = {"id": str(uuid.uuid4()), "to": "pia@reed.example", "subject": "Your outfits", "text": "Here they are."}
+    path = f"/clients/{house.client.id}/letters"
+    refused = house.api.ask("POST", path, given)
+    assert refused.status_code == 503 and "No mail server" in refused.told["message"]
+    assert house.api.ask("GET", path).told == {"letters": [], "can_send": False}
+    assert house.api.ask("POST", path, {**given, "send": False}).status_code == 201
+    settings.EMAIL_HOST = "mail.example"
+    sent = house.api.ask("POST", path, {**given, "id": str(uuid.uuid4())})
+    assert sent.status_code == 201 and mail.outbox[0].to == ["pia@reed.example"]
+    assert mail.outbox[0].reply_to == ["ada@alder.example"]
+    file = house.api.ask("GET", f"/letters/{sent.told['id']}/letter.eml").content.decode()
+    assert "Subject: Your outfits" in file and "Here they are." in file
+    assert house.api.ask("POST", path, {**given, "to": "nobody"}).status_code == 422
+    assert house.api.ask("POST", path, {**given, "id": str(uuid.uuid4()), "subject": "Two\nlines"}).status_code in (
+        201,
+        422,
+    )
