@@ -17,7 +17,7 @@ from craft.errors import InvalidInput
 from studio.bodies.shapes import reading_out
 from studio.edit.lists_api import sorted_out, to_buy_out
 from studio.edit.models import Sorted, ToBuy
-from studio.errors import Again, Busy, Doubtful, NoPost, NoShop, Overtaken, Stale, Taken
+from studio.errors import Again, Busy, Doubtful, NoForecast, NoPost, NoShop, Overtaken, Stale, Taken
 from studio.fittings.api import trial_out_of
 from studio.fittings.errands_api import out as errand_out
 from studio.fittings.models import Errand, Trial
@@ -28,6 +28,8 @@ from studio.looks.api import look_out
 from studio.looks.models import Look
 from studio.people.api import StudioOut, client_out
 from studio.people.models import Client, Studio
+from studio.plan.api import plan_out
+from studio.plan.models import Plan
 from studio.rack.api import piece_out
 from studio.rack.models import RackPiece
 from studio.requests import MemberRequest
@@ -40,6 +42,7 @@ SHOWN: dict[type[Model], Callable[[MemberRequest, Any], BaseModel]] = {
     Errand: lambda request, errand: errand_out(errand),
     Client: lambda request, client: client_out(client),
     OutfitCard: lambda request, row: card_out(row),
+    Plan: lambda request, row: plan_out(row),
     Sorted: lambda request, row: sorted_out(row),
     ToBuy: lambda request, row: to_buy_out(row),
     Studio: lambda request, studio: StudioOut.model_validate(studio),
@@ -49,7 +52,7 @@ SHOWN: dict[type[Model], Callable[[MemberRequest, Any], BaseModel]] = {
 def _stale(request: MemberRequest, error: Stale) -> dict[str, Any]:
     shown = SHOWN[type(error.current)](request, error.current)
     who = getattr(getattr(error.current, "changed_by", None), "name", None) or "Somebody"
-    current = shown.model_dump(mode="json", by_alias=True, exclude_none=isinstance(error.current, Look | ToBuy))
+    current = shown.model_dump(mode="json", by_alias=True, exclude_none=isinstance(error.current, Look | ToBuy | Plan))
     return {"message": f"{who} changed this meanwhile.", "current": current}
 
 
@@ -114,6 +117,7 @@ ANSWERS: tuple[tuple[type[Exception], int, Told], ...] = (
         lambda request, error: {"message": "This does not go with what is kept here. Load the page again."},
     ),
     (NoShop, 503, lambda request, error: {"message": str(error)}),
+    (NoForecast, 503, lambda request, error: {"message": str(error)}),
     (NoPost, 503, lambda request, error: {"message": str(error)}),
     (Busy, 503, lambda request, error: {"message": str(error)}),
 )

@@ -22,6 +22,7 @@ from studio.looks.api import router as looks
 from studio.outfits.api import router as outfits
 from studio.people.api import router as people
 from studio.pictures.api import router as pictures
+from studio.plan.api import router as plans
 from studio.rack.api import router as rack
 from studio.records.api import router as records
 from studio.rules.api import router as rules
@@ -87,6 +88,7 @@ api.add_router("", edit, tags=["edit"])
 api.add_router("", edit_lists, tags=["edit"])
 api.add_router("", handover, tags=["handover"])
 api.add_router("", links, tags=["handover"])
+api.add_router("", plans, tags=["plan"])
 api.add_router("", records, tags=["records"])
 
 answer_errors(api)

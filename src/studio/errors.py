@@ -50,6 +50,10 @@ class NoShop(Exception):
     """No shop is known, or it does not answer, or not with a feed; the message says which."""
 
 
+class NoForecast(Exception):
+    """No forecast is known, or it does not answer; the message says which."""
+
+
 class NoPost(Exception):
     """A letter was not sent: no mail server is set, or it does not answer; the message says which."""
 

@@ -37,6 +37,7 @@ INSTALLED_APPS = [
     "studio.outfits",
     "studio.edit",
     "studio.handover",
+    "studio.plan",
     "studio.records",
 ]
 MIDDLEWARE = [

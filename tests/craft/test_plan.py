@@ -76,10 +76,8 @@ def test_what_breaks_a_limit_is_told() -> None:
     days = [Occasion(f"{n}", MONDAY + timedelta(n), ANYWHERE, frozenset({"office"})) for n in range(3)]
     same = [Chosen(day, EVERY[0]) for day in days]
     said = broken(same, Limits(Laundry(frozenset({1}), 2), WEARS, kept_from={"2": frozenset({"top 0"})}))
-    assert any("worn 2 times" in one for one in said)
-    assert any("in the wash" in one for one in said)
-    assert any("saw it last" in one for one in said)
-    assert any("kept from" in one for one in said)
+    assert {one.limit for one in said} == {"worn_out", "in_the_wash", "seen_again", "kept_from"}
+    assert next(one for one in said if one.limit == "worn_out") == ("worn_out", "top 0", "", 2)
 
 
 def test_the_wash_parts_the_days() -> None:

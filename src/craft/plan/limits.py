@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, field
+from typing import Literal, NamedTuple
 
 from craft.plan.laundry import Laundry, stretches
 from craft.plan.occasion import Chosen, Occasion, Wearing, in_order
@@ -20,14 +21,23 @@ class Limits:
     kept_from: Mapping[str, frozenset[str]] = field(default_factory=dict)
 
 
-def broken(chosen: Iterable[Chosen], limits: Limits) -> list[str]:
-    """Every limit that a plan breaks, in words; none where it keeps them all."""
+class Breach(NamedTuple):
+    """A limit that is broken: which, by which piece, on which occasion; and how often a piece is worn that is worn too often."""
+
+    limit: Literal["worn_out", "in_the_wash", "seen_again", "kept_from"]
+    piece: str = ""
+    occasion: str = ""
+    times: int = 0
+
+
+def broken(chosen: Iterable[Chosen], limits: Limits) -> list[Breach]:
+    """Every limit that a plan breaks; none where it keeps them all."""
     every = list(chosen)
     dressed = [one for one in every if one.option is not None]
     return [*_worn_too_often(dressed, limits), *_seen_again(every, limits), *_kept_from(dressed, limits)]
 
 
-def _worn_too_often(dressed: Sequence[Chosen], limits: Limits) -> Iterator[str]:
+def _worn_too_often(dressed: Sequence[Chosen], limits: Limits) -> Iterator[Breach]:
     on: dict[str, set[object]] = {}
     for one in dressed:
         for key in one.option.keys if one.option else ():
@@ -38,9 +48,9 @@ def _worn_too_often(dressed: Sequence[Chosen], limits: Limits) -> Iterator[str]:
             here = len(on.get(key, set()) & set(stretch.days)) + stretch.worn_before.get(key, 0)
             inside = len(on.get(key, set()) & set(stretch.days))
             if inside and here > most:
-                yield f"{key} is worn {here} times before it is washed"
+                yield Breach("worn_out", key, times=here)
             if here and on.get(key, set()) & set(stretch.away):
-                yield f"{key} is worn while it is in the wash"
+                yield Breach("in_the_wash", key)
 
 
 def runs(occasions: Sequence[Occasion], worn: Iterable[Wearing] = ()) -> Iterator[tuple[Occasion | Wearing, Occasion]]:
@@ -58,13 +68,13 @@ def runs(occasions: Sequence[Occasion], worn: Iterable[Wearing] = ()) -> Iterato
             last[who] = one
 
 
-def _seen_again(chosen: Sequence[Chosen], limits: Limits) -> Iterator[str]:
+def _seen_again(chosen: Sequence[Chosen], limits: Limits) -> Iterator[Breach]:
     base = {one.occasion.key: one.option.base if one.option else frozenset() for one in chosen}
     for before, after in runs([one.occasion for one in chosen], limits.worn):
         again = base[after.key]
         same = again <= before.keys if isinstance(before, Wearing) else again == base[before.key]
         if again and same and not _one_day(before, after):
-            yield f"{after.key} is dressed as the same people saw it last"
+            yield Breach("seen_again", occasion=after.key)
 
 
 def _one_day(before: Occasion | Wearing, after: Occasion) -> bool:
@@ -72,7 +82,7 @@ def _one_day(before: Occasion | Wearing, after: Occasion) -> bool:
     return before.on == after.on
 
 
-def _kept_from(dressed: Sequence[Chosen], limits: Limits) -> Iterator[str]:
+def _kept_from(dressed: Sequence[Chosen], limits: Limits) -> Iterator[Breach]:
     for one in dressed:
-        if one.option and one.option.keys & limits.kept_from.get(one.occasion.key, frozenset()):
-            yield f"{one.occasion.key} wears what is kept from it"
+        for key in sorted(one.option.keys & limits.kept_from.get(one.occasion.key, frozenset())) if one.option else ():
+            yield Breach("kept_from", key, one.occasion.key)

@@ -18,6 +18,9 @@ from studio.edit.services import last_found
 from studio.handover.cards import Teller, Told, drawn_card, pieces_told, spoken
 from studio.handover.models import OutfitCard
 from studio.people.models import Client, Member
+from studio.plan.api import plan_out
+from studio.plan.models import Plan
+from studio.plan.paper import days_for_page
 from studio.rack.naming import title_of
 from studio.shopping.services import numbers_for, shopper_of
 from studio.stored import readable
@@ -36,7 +39,7 @@ class Parts(BaseModel):
 
 
 def content_of(
-    member: Member, client: Client, rows: Sequence[OutfitCard], parts: Parts, note: str = ""
+    member: Member, client: Client, rows: Sequence[OutfitCard], parts: Parts, note: str = "", plan: Plan | None = None
 ) -> dict[str, Any]:
     """Everything that was chosen, as it is now."""
     teller = Teller(client)
@@ -59,6 +62,7 @@ def content_of(
         "buying": _buying(client) if parts.buying else [],
         "colours": _colours(client) if parts.colours else [],
         "care": _care(told) if parts.care else [],
+        "days": days_for_page(plan_out(plan)) if plan is not None else [],
     }
 
 

@@ -22,6 +22,8 @@ from studio.concurrency import hold, keep_once
 from studio.handover.content import Parts, content_of
 from studio.handover.models import NOTE_LENGTH, SAYS, Knock, Opening, OutfitCard, Said, Share
 from studio.people.models import Client, Member
+from studio.plan.models import Plan
+from studio.plan.wearing import heard_worn
 from studio.wall import tell_studio
 
 #: Where the database is told which link is asked for.
@@ -56,7 +58,15 @@ def hashed(token: str) -> str:
 
 
 def make(
-    member: Member, client_id: Any, share_id: UUID, cards: list[UUID], parts: Parts, ends_on: date, word: str, note: str
+    member: Member,
+    client_id: Any,
+    share_id: UUID,
+    cards: list[UUID],
+    parts: Parts,
+    ends_on: date,
+    word: str,
+    note: str,
+    plan_id: UUID | None = None,
 ) -> tuple[Share, str]:
     """A new link to what is chosen, and the token that opens it: it is told once. Raises Http404 or InvalidInput."""
     days = (ends_on - today()).days
@@ -69,12 +79,17 @@ def make(
                 client=client, removed_at=None, look__removed_at=None, id__in=cards
             ).select_related("look")
         )
-        if not rows and not (parts.numbers or parts.buying):
-            raise InvalidInput("Choose a card, the numbers or the buying list: this page would be empty.", "cards")
+        plan: Plan | None = None
+        if plan_id is not None:
+            plan = Plan.objects.of(member).not_removed().get_or_404(id=plan_id, client=client)
+        if not rows and plan is None and not (parts.numbers or parts.buying):
+            raise InvalidInput(
+                "Choose a card, a plan, the numbers or the buying list: this page would be empty.", "cards"
+            )
         if alive(client).count() >= OPEN_AT_ONCE:
             raise InvalidInput(f"{OPEN_AT_ONCE} links are open for this client. Take one back first.", "cards")
         token = secrets.token_urlsafe(32)
-        content = content_of(member, client, rows, parts, note)
+        content = content_of(member, client, rows, parts, note, plan)
         share = keep_once(
             Share, member, share_id, {"client_id": client.id}, token_hash=hashed(token), ends_on=ends_on,
             word=make_password(_heard(word)) if word else "", content=content,
@@ -173,6 +188,8 @@ def hear(share: Share, says: str, about: str, text: str) -> bool:
     if Said.objects.filter(share=share).count() >= MOST_SAID:
         return False
     whose: dict[str, Any] = {"studio_id": share.studio_id, "share": share, "says": says, "about": about or None}
+    if says == "wore":
+        _note_worn(share, about, titles[about])
     if says != "question":
         held = Said.objects.filter(**whose, seen_at=None, removed_at=None).first()
         if held is not None:
@@ -181,6 +198,13 @@ def hear(share: Share, says: str, about: str, text: str) -> bool:
             return True
     Said.objects.create(**whose, title=titles.get(about, "")[:120], text=text)
     return True
+
+
+def _note_worn(share: Share, card_id: str, title: str) -> None:
+    """What she says she wore goes into what was worn, as her look hangs now."""
+    card = OutfitCard.objects.filter(id=card_id, client_id=share.client_id).select_related("look").first()
+    if card is not None:
+        heard_worn(share.client, card_id, title, [str(link["piece"]) for link in card.look.links.values()])
 
 
 def said_by(share: Share) -> dict[str, set[str]]:

@@ -135,6 +135,8 @@ class LinkIn(BaseModel):
     id: UUID
     cards: list[UUID] = Field(default=[], max_length=MOST)
     parts: Parts = Parts()
+    #: A plan whose days the page shows.
+    plan_id: UUID | None = None
     note: LongText = ""
     ends_on: date
     word: Word = ""

@@ -1,0 +1,1 @@
+"""Plans: a client's week and trips, and what was worn."""
