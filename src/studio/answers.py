@@ -15,6 +15,8 @@ from pydantic import BaseModel
 
 from craft.errors import InvalidInput
 from studio.bodies.shapes import reading_out
+from studio.diary.api import appointment_out
+from studio.diary.models import Appointment
 from studio.edit.lists_api import sorted_out, to_buy_out
 from studio.edit.models import Sorted, ToBuy
 from studio.errors import Again, Busy, Doubtful, NoForecast, NoPost, NoShop, Overtaken, Stale, Taken
@@ -42,6 +44,7 @@ SHOWN: dict[type[Model], Callable[[MemberRequest, Any], BaseModel]] = {
     Errand: lambda request, errand: errand_out(errand),
     Client: lambda request, client: client_out(client),
     OutfitCard: lambda request, row: card_out(row),
+    Appointment: lambda request, row: appointment_out(row),
     Plan: lambda request, row: plan_out(row),
     Sorted: lambda request, row: sorted_out(row),
     ToBuy: lambda request, row: to_buy_out(row),

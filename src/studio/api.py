@@ -10,6 +10,7 @@ from ninja.openapi.schema import OpenAPISchema
 from studio.answers import answer_errors
 from studio.bodies.api import router as bodies
 from studio.charts.api import router as charts
+from studio.diary.api import router as diary
 from studio.edit.api import router as edit
 from studio.edit.lists_api import router as edit_lists
 from studio.fittings.api import router as fittings
@@ -89,6 +90,7 @@ api.add_router("", edit_lists, tags=["edit"])
 api.add_router("", handover, tags=["handover"])
 api.add_router("", links, tags=["handover"])
 api.add_router("", plans, tags=["plan"])
+api.add_router("", diary, tags=["diary"])
 api.add_router("", records, tags=["records"])
 
 answer_errors(api)

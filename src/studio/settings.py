@@ -38,6 +38,7 @@ INSTALLED_APPS = [
     "studio.edit",
     "studio.handover",
     "studio.plan",
+    "studio.diary",
     "studio.records",
 ]
 MIDDLEWARE = [

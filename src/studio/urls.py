@@ -9,6 +9,7 @@ from django.urls import path, re_path
 from django.views.decorators.http import require_safe
 
 from studio.api import api
+from studio.diary.feed import urlpatterns as feeds
 from studio.handover.page import urlpatterns as pages_for_clients
 from studio.pictures.api import BY_THEMSELVES
 
@@ -36,5 +37,6 @@ for operation in interface[0]:
 urlpatterns = [
     path("api/", interface),
     *pages_for_clients,
+    *feeds,
     re_path(r"^(?!api/|_app/|static/).*$", page),
 ]

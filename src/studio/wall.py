@@ -24,6 +24,10 @@ SERVING = "basilwood_serve"
 #: The studio that this transaction is of, or NULL; in parentheses, so that it is asked once a query and not once a row.
 OURS = f"(SELECT NULLIF(current_setting('{SETTING}', true), '')::bigint)"
 
+#: Where PostgreSQL is told which secret address is asked for, as its hash, and that hash, or NULL: who opens one is nobody yet.
+LINK_SETTING = "basilwood.link"
+ASKED = f"(SELECT NULLIF(current_setting('{LINK_SETTING}', true), ''))"
+
 #: Rights on what there is, and on what migrations to come will make.
 GRANTS = f"""
 DO $$ BEGIN
@@ -74,6 +78,12 @@ def tell_studio(studio_id: Any) -> None:
     """Tell the database whose request this is, until its transaction ends."""
     with connection.cursor() as cursor:
         cursor.execute("SELECT set_config(%s, %s, true)", [SETTING, str(studio_id)])
+
+
+def tell_link(token_hash: str) -> None:
+    """Tell the database which secret address is asked for, until its transaction ends."""
+    with connection.cursor() as cursor:
+        cursor.execute("SELECT set_config(%s, %s, true)", [LINK_SETTING, token_hash])
 
 
 @contextmanager

@@ -14,7 +14,7 @@ from typing import Any, Literal
 from uuid import UUID
 
 from django.contrib.auth.hashers import check_password, make_password
-from django.db import connection, transaction
+from django.db import transaction
 
 from craft.errors import InvalidInput
 from studio.bodies.known import today
@@ -24,10 +24,8 @@ from studio.handover.models import NOTE_LENGTH, SAYS, Knock, Opening, OutfitCard
 from studio.people.models import Client, Member
 from studio.plan.models import Plan
 from studio.plan.wearing import heard_worn
-from studio.wall import tell_studio
+from studio.wall import tell_link, tell_studio
 
-#: Where the database is told which link is asked for.
-LINK_SETTING = "basilwood.link"
 #: A link lasts so many days at most, usually so many; so many may lie open for one client.
 LONGEST, USUAL, OPEN_AT_ONCE = 400, 90, 20
 #: After so many missed words a link is closed for so long.
@@ -139,8 +137,7 @@ def find(token: str, place: str) -> Opened | None:
     since = datetime.now(UTC) - WITHIN
     if Knock.objects.filter(place=here, at__gt=since).count() >= KNOCKS:
         raise TooMany
-    with connection.cursor() as cursor:
-        cursor.execute("SELECT set_config(%s, %s, true)", [LINK_SETTING, hashed(token)])
+    tell_link(hashed(token))
     share = Share.objects.filter(token_hash=hashed(token)).first()
     if share is None:
         Knock.objects.filter(at__lte=since).delete()

@@ -6,10 +6,7 @@ from typing import ClassVar
 from django.db import migrations
 from django.db.migrations.operations.base import Operation
 
-from studio.wall import OURS, open_again, walled
-
-#: The hash of the link that this transaction asks for, or NULL.
-ASKED = "(SELECT NULLIF(current_setting('basilwood.link', true), ''))"
+from studio.wall import ASKED, OURS, open_again, walled
 
 
 class Migration(migrations.Migration):

@@ -1,0 +1,1 @@
+"""The diary: appointments, what is due, free time, and calendars in and out."""

@@ -1,0 +1,7 @@
+"""The diary."""
+
+from django.apps import AppConfig
+
+
+class DiaryConfig(AppConfig):
+    name = "studio.diary"

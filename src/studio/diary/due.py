@@ -1,0 +1,104 @@
+"""What is due, from wherever it is kept: alterations and returns, links that end, questions, measures that are old, what was put on
+a list with a date, and the turn of the season."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from datetime import date, timedelta
+from typing import Any, Literal
+from uuid import UUID
+
+from django.db.models import Max
+
+from studio.bodies.known import today
+from studio.bodies.models import Reading
+from studio.edit.models import Sorted
+from studio.fittings.models import Errand
+from studio.handover.models import Said, Share
+from studio.people.models import Member
+
+DueKind = Literal["errand", "link", "said", "measure", "list", "season"]
+#: A body is measured anew after so many days; a season turns on these days of the year, month and day (W: the middle of spring and
+#: of autumn, when linen and wool change places).
+MEASURED_DAYS, SEASONS = (
+    365,
+    (
+        (4, 15, "Spring: wool away, linen out. Does it still fit?"),
+        (10, 1, "Autumn: linen away, wool out. Does it still fit?"),
+    ),
+)
+SAID = {"wore": "wore", "loved": "loved", "not_me": "says is not her:", "ticked": "has bought", "question": "asks:"}
+
+
+@dataclass(frozen=True)
+class Due:
+    """Something that is due on a day: of whom, what, and where it is seen to."""
+
+    kind: DueKind
+    on: date
+    client_id: UUID | None
+    client: str
+    text: str
+    row_id: UUID | None = None
+
+
+def due_between(member: Member, first: date, last: date) -> list[Due]:
+    """What is due from a day to a day; what is overdue stands on today."""
+    found = [
+        *_errands(member), *_links(member, first, last), *_said(member), *_measures(member), *_lists(member), *_seasons(first, last),
+    ]  # fmt: skip
+    now = today()
+    placed = [
+        one if one.on >= now else Due(one.kind, now, one.client_id, one.client, one.text, one.row_id) for one in found
+    ]
+    return sorted((one for one in placed if first <= one.on <= last), key=lambda one: (one.on, one.kind, one.client))
+
+
+def _errands(member: Member) -> Iterator[Due]:
+    rows = Errand.objects.of(member).not_removed().filter(done_at=None, due_on__isnull=False).select_related("client")
+    for row in rows:
+        yield Due("errand", row.due_on or today(), row.client_id, row.client.name, f"{row.title}: {row.text}", row.id)
+
+
+def _links(member: Member, first: date, last: date) -> Iterator[Due]:
+    rows = Share.objects.of(member).not_removed().filter(taken_back_at=None, ends_on__range=(first, last))
+    for row in rows.select_related("client").defer("content"):
+        yield Due("link", row.ends_on, row.client_id, row.client.name, "Her page ends.", row.id)
+
+
+def _said(member: Member) -> Iterator[Due]:
+    rows = Said.objects.of(member).not_removed().filter(seen_at=None).select_related("share__client")
+    for row in rows:
+        client: Any = row.share.client
+        told = f"{SAID[row.says]} {row.text or row.title}".strip()
+        yield Due("said", row.created_at.date(), client.id, client.name, told[:1].upper() + told[1:], row.id)
+
+
+def _measures(member: Member) -> Iterator[Due]:
+    counted = Reading.objects.filter(session__client__studio_id=member.studio_id, session__client__removed_at=None)
+    last = counted.values("session__client_id", "session__client__name").annotate(at=Max("taken_at"))
+    for one in last:
+        on = one["at"].date() + timedelta(MEASURED_DAYS)
+        yield Due(
+            "measure", on, one["session__client_id"], one["session__client__name"], "Measured a year ago: measure anew."
+        )
+
+
+def _lists(member: Member) -> Iterator[Due]:
+    rows = Sorted.objects.of(member).not_removed().filter(gone_at=None, on__isnull=False, piece__removed_at=None)
+    for row in rows.select_related("client", "piece"):
+        yield Due(
+            "list",
+            row.on or today(),
+            row.client_id,
+            row.client.name,
+            f"{row.piece.name or 'A piece'}: {row.goes}",
+            row.piece_id,
+        )
+
+
+def _seasons(first: date, last: date) -> Iterator[Due]:
+    for year in range(first.year, last.year + 1):
+        for month, day, text in SEASONS:
+            yield Due("season", date(year, month, day), None, "", text)
