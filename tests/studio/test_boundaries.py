@@ -6,6 +6,7 @@ import re
 import uuid
 from collections import Counter
 from collections.abc import Iterator
+from datetime import date, timedelta
 from typing import Any
 
 import pytest
@@ -16,10 +17,13 @@ from pydantic import BaseModel
 from studio.api import api
 from studio.bodies.models import MeasuringSession
 from studio.charts.models import Chart
+from studio.diary.models import Appointment
 from studio.edit.models import KitPiece, ToBuy
 from studio.fittings.models import Errand, Fitting, Trial
+from studio.handover.models import Book, Letter, OutfitCard, Said, Share
 from studio.outfits.models import Apart, OutfitSearch
 from studio.pictures.models import Picture
+from studio.plan.models import Plan, Worn
 from studio.rack.models import RackPiece
 from tests.studio.conftest import PASSWORD, House
 from tests.studio.test_charts import keep as keep_charts
@@ -27,6 +31,8 @@ from tests.studio.test_fittings import BEGAN, begin, errand, log
 from tests.studio.test_pictures import encoded, send
 from tests.studio.test_rack import hang
 
+A_PLAN = {"name": "Taken", "occasions": [{"key": "a", "on": "2026-12-01", "occasion": "dinner"}]}
+A_VISIT = {"kind": "edit", "local": "2026-12-01T10:00", "minutes": 60, "zone": "UTC", "members": [1]}
 BODIES: dict[str, Any] = {
     "/clients/{client_id}": {"version": 1, "name": "Taken"},
     "/clients/{client_id}/readings": {
@@ -75,6 +81,38 @@ BODIES: dict[str, Any] = {
     "/clients/{client_id}/buying": {"id": "3f0c9a52-6a1e-4b6f-9d0a-0f5b7f0a7c19", "piece": {"is": "belt"}},
     "/clients/{client_id}/buying/verdict": {"piece": {"is": "belt"}},
     "/buying/{buy_id}": {"version": 1, "when": "next"},
+    "/clients/{client_id}/cards": {"id": "3f0c9a52-6a1e-4b6f-9d0a-0f5b7f0a7c20", "look_id": "{look_id}"},
+    "/clients/{client_id}/cards/order": {"order": []},
+    "/cards/{card_id}/line": {"version": 1, "key": "own", "text": "Taken"},
+    "/clients/{client_id}/book": {"cards": ["3f0c9a52-6a1e-4b6f-9d0a-0f5b7f0a7c21"]},
+    "/clients/{client_id}/links": {
+        "id": "3f0c9a52-6a1e-4b6f-9d0a-0f5b7f0a7c22",
+        "parts": {"numbers": True},
+        "ends_on": f"{date.today() + timedelta(days=9)}",
+    },
+    "/clients/{client_id}/letters": {
+        "id": "3f0c9a52-6a1e-4b6f-9d0a-0f5b7f0a7c23",
+        "to": "a@b.example",
+        "subject": "Taken",
+        "text": "",
+        "send": False,
+    },
+    "/clients/{client_id}/plans/proposed": {"first": "2026-12-01"},
+    "/clients/{client_id}/plans": {"id": "3f0c9a52-6a1e-4b6f-9d0a-0f5b7f0a7c24", "kind": "week", **A_PLAN},
+    "/plans/{plan_id}": {"version": 1, **A_PLAN},
+    "/plans/{plan_id}/air": {"version": 1},
+    "/plans/{plan_id}/day": {"version": 1, "key": "a", "doing": "free"},
+    "/plans/{plan_id}/undo": {"version": 1},
+    "/plans/{plan_id}/tick": {"piece": "3f0c9a52-6a1e-4b6f-9d0a-0f5b7f0a7c25", "on": True},
+    "/clients/{client_id}/worn": {
+        "id": "3f0c9a52-6a1e-4b6f-9d0a-0f5b7f0a7c26",
+        "on": f"{date.today()}",
+        "pieces": ["3f0c9a52-6a1e-4b6f-9d0a-0f5b7f0a7c27"],
+    },
+    "/appointments/{appointment_id}": {"version": 1, **A_VISIT},
+    "/appointments/{appointment_id}/move": {"version": 1, "days": 1},
+    "/appointments/{appointment_id}/leave-out": {"version": 1, "occurrence": "2026-12-01T09:00:00Z"},
+    "/appointments/{appointment_id}/came-of": {"version": 1, "text": "Taken"},
     "/clients/{client_id}/looks": {"name": "Taken", "pieces": []},
     "/looks/{look_id}": {"version": 1, "name": "Taken", "pieces": []},
 }
@@ -105,7 +143,34 @@ def of_everything(house: House) -> str:
     house.api.ask("POST", "/kit", {"id": str(uuid.uuid4()), "line": "white tee"})
     wanted = {"id": str(uuid.uuid4()), "piece": {"is": "belt"}, "why": "Theirs"}
     house.api.ask("POST", f"/clients/{house.client.id}/buying", wanted)
-    Apart.objects.create(studio=house.member.studio, client=house.client, pieces=pieces, word="Theirs")
+    whose = {"studio": house.member.studio, "client": house.client}
+    Apart.objects.create(**whose, pieces=pieces, word="Theirs")
+    card = house.api.ask("POST", f"/clients/{house.client.id}/cards", {"id": str(uuid.uuid4()), "look_id": look})
+    Book.objects.create(**whose, layout="week", pages=1, pdf=b"Theirs")
+    given = {"id": str(uuid.uuid4()), "cards": [card.told["id"]], "ends_on": f"{date.today() + timedelta(days=9)}"}
+    house.api.ask("POST", f"/clients/{house.client.id}/links", given)
+    Said.objects.create(
+        studio=house.member.studio, share=Share.objects.get(client=house.client), says="question", text="Theirs"
+    )
+    letter = {
+        "id": str(uuid.uuid4()),
+        "to": "theirs@birch.example",
+        "subject": "Theirs",
+        "text": "Theirs",
+        "send": False,
+    }
+    house.api.ask("POST", f"/clients/{house.client.id}/letters", letter)
+    plan = {"id": str(uuid.uuid4()), "kind": "week", **A_PLAN, "name": "Theirs"}
+    house.api.ask("POST", f"/clients/{house.client.id}/plans", plan)
+    worn = {"id": str(uuid.uuid4()), "on": f"{date.today()}", "pieces": [tee["id"]], "title": "Theirs"}
+    house.api.ask("POST", f"/clients/{house.client.id}/worn", worn)
+    visit = {
+        "id": str(uuid.uuid4()),
+        "title": "Theirs",
+        "rule": "FREQ=WEEKLY;COUNT=2",
+        "client_id": str(house.client.id),
+    }
+    house.api.ask("POST", "/appointments", {**A_VISIT, **visit, "members": [house.member.pk]})
     return look
 
 
@@ -126,6 +191,14 @@ def filled(path: str, house: House, look: str) -> str:
         "search_id": OutfitSearch.objects.get(client=house.client).id,
         "kit_id": KitPiece.objects.get(studio=house.member.studio).id,
         "buy_id": ToBuy.objects.get(client=house.client).id,
+        "card_id": OutfitCard.objects.get(client=house.client).id,
+        "book_id": Book.objects.get(client=house.client).id,
+        "link_id": Share.objects.get(client=house.client).id,
+        "said_id": Said.objects.get(share__client=house.client).id,
+        "letter_id": Letter.objects.get(client=house.client).id,
+        "plan_id": Plan.objects.get(client=house.client).id,
+        "worn_id": Worn.objects.get(client=house.client).id,
+        "appointment_id": Appointment.objects.get(client=house.client).id,
         "apart_id": Apart.objects.get(client=house.client).id,
     }
     return re.sub(r"\{(\w+)\}", lambda found: str(ids[found[1]]), path)
@@ -135,7 +208,7 @@ def filled(path: str, house: House, look: str) -> str:
 def test_no_request_reaches_another_studios_row(method: str, path: str, house: House, other: House) -> None:
     look = of_everything(other)
     before = state(other)
-    address, body = filled(path, other, look), BODIES.get(path)
+    address, body = filled(path, other, look), in_body(BODIES.get(path), look, other)
     answer = house.api.ask(method.upper(), address, body)
     assert answer.status_code == 404
     assert "Theirs" not in answer.content.decode() and other.client.name not in answer.content.decode()
@@ -144,9 +217,17 @@ def test_no_request_reaches_another_studios_row(method: str, path: str, house: H
     assert other.api.ask(method.upper(), address, body).status_code != 404
 
 
+def in_body(body: Any, look: str, house: House) -> Any:
+    """A body that names a row of that studio, so that its owner is let in."""
+    if not isinstance(body, dict):
+        return body
+    told = {key: look if value == "{look_id}" else value for key, value in body.items()}
+    return {**told, "members": [house.member.pk]} if "members" in told else told
+
+
 def state(house: House) -> list[Any]:
     paths = ("", "/desk", "/sessions", "/looks", "/rack", "/fittings", "/errands", "/outfits/remembered",
-             "/edit/sorted", "/buying")  # fmt: skip
+             "/edit/sorted", "/buying", "/cards", "/links", "/letters", "/plans", "/worn")  # fmt: skip
     return [house.api.ask("GET", f"/clients/{house.client.id}{path}").told for path in paths]
 
 
@@ -156,7 +237,9 @@ def test_lists_hold_only_the_own_studio(path: str, house: House, other: House) -
     keep_charts(other)
     log(other, begin(other), line="white tee", errands=[errand()])
     other.api.ask("POST", "/kit", {"id": str(uuid.uuid4()), "line": "white tee"})
-    told = house.api.ask("GET", path)
+    visit = {**A_VISIT, "id": str(uuid.uuid4()), "title": "white tee", "members": [other.member.pk]}
+    assert other.api.ask("POST", "/appointments", visit).status_code == 201
+    told = house.api.ask("GET", f"{path}?first=2026-11-01&last=2026-12-31&zone=UTC" if path == "/diary" else path)
     # Without a shop there is nothing of anybody's to see.
     assert told.status_code == (503 if path == "/charts/shop" else 200)
     assert "Fenn" not in told.content.decode() and "white tee" not in told.content.decode()

@@ -53,7 +53,7 @@ router = Router()
 
 
 @router.get("/diary", response={200: DiaryOut, 422: Refusal})
-def diary(request: MemberRequest, first: Query[Day], last: Query[Day], zone: Query[Zone] = "UTC") -> Any:
+def diary(request: MemberRequest, first: Query[Day], last: Query[Day], zone: Query[Zone]) -> Any:
     """Some days of the diary, with what is due on them and what does not go together."""
     found = services.between(request.user, first, last, zone)
     members = services.members_of(request.user)

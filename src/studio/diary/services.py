@@ -111,6 +111,7 @@ def put_down(member: Member, appointment_id: UUID, content: Content) -> Appointm
 def change(member: Member, appointment_id: UUID, version: int, content: Content) -> Appointment:
     """Change an appointment, all of its days. Raises Stale, InvalidInput or Http404."""
     with transaction.atomic():
+        Appointment.objects.of(member).not_removed().locked_or_404(id=appointment_id)
         return write(Appointment, member, appointment_id, version, **_checked(member, content))
 
 

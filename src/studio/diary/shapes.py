@@ -6,7 +6,7 @@ from datetime import date, datetime, time
 from typing import Annotated, Literal
 from uuid import UUID
 
-from pydantic import AfterValidator, BaseModel, Field, StringConstraints
+from pydantic import AfterValidator, BaseModel, Field, StringConstraints, WithJsonSchema
 
 from craft.diary.kinds import VisitKind
 from studio.diary.due import DueKind
@@ -39,7 +39,9 @@ def _instant(told: datetime) -> datetime:
     return _in_reach(told)
 
 
-Wall = Annotated[datetime, AfterValidator(_on_the_wall)]
+#: A time on a wall has no offset, and so is no date-time of RFC 3339.
+ON_A_WALL = {"type": "string", "pattern": r"^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2})?$"}
+Wall = Annotated[datetime, AfterValidator(_on_the_wall), WithJsonSchema(ON_A_WALL)]
 Instant = Annotated[datetime, AfterValidator(_instant)]
 
 
@@ -103,7 +105,7 @@ class AppointmentOut(BaseModel):
     client_id: UUID | None
     client: str
     starts_at: datetime
-    local: datetime
+    local: Wall
     minutes: int
     zone: str
     members: list[int]
@@ -202,7 +204,7 @@ class FreeIn(BaseModel):
 class FreeOut(BaseModel):
     """Beginnings, as the wall shows them."""
 
-    local: list[datetime]
+    local: list[Wall]
 
 
 class FeedOut(BaseModel):
@@ -227,7 +229,7 @@ class EventOut(BaseModel):
 
     number: int
     title: str
-    local: datetime | None
+    local: Wall | None
     minutes: int
     place: str
     rule: str

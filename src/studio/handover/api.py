@@ -27,11 +27,11 @@ from studio.handover.shapes import (
     CardIn,
     CardLineIn,
     CardLineOut,
-    CardOut,
     CardPieceOut,
     CardsOut,
     MarkOut,
     OrderIn,
+    OutfitCardOut,
 )
 from studio.handover.tailor import sheet_of
 from studio.outfits import services as work
@@ -55,7 +55,7 @@ def client_cards(request: MemberRequest, client_id: UUID) -> Any:
     return CardsOut(cards=[_card(teller.tell(row), marks) for row in rows], week=list(teller.week))
 
 
-@router.post("/clients/{uuid:client_id}/cards", response={201: CardOut, 422: Refusal})
+@router.post("/clients/{uuid:client_id}/cards", response={201: OutfitCardOut, 422: Refusal})
 def make(request: MemberRequest, client_id: UUID, given: CardIn) -> Any:
     """Make a card of a look; one that was taken away comes back as it was."""
     return Status(201, card_out(cards.make(request.user, client_id, given.id, given.look_id)))
@@ -68,13 +68,13 @@ def put_in_order(request: MemberRequest, client_id: UUID, given: OrderIn) -> Any
     return client_cards(request, client_id)
 
 
-@router.patch("/cards/{uuid:card_id}/line", response={200: CardOut, 409: Refusal, 422: Refusal})
+@router.patch("/cards/{uuid:card_id}/line", response={200: OutfitCardOut, 409: Refusal, 422: Refusal})
 def write_line(request: MemberRequest, card_id: UUID, given: CardLineIn) -> Any:
     """Write a sentence of a card anew, strike it, or take it as it is made."""
     return card_out(cards.write_line(request.user, card_id, given.version, given.key, given.text))
 
 
-@router.post("/cards/{uuid:card_id}/variants", response=CardOut)
+@router.post("/cards/{uuid:card_id}/variants", response=OutfitCardOut)
 def find_variants(request: MemberRequest, card_id: UUID) -> Any:
     """Find how the look is made over for the other occasions of the client's week."""
     return card_out(cards.find_variants(request.user, card_id))
@@ -87,7 +87,7 @@ def take_away(request: MemberRequest, card_id: UUID) -> Any:
     return Status(204, None)
 
 
-@router.post("/cards/{uuid:card_id}/restore", response=CardOut)
+@router.post("/cards/{uuid:card_id}/restore", response=OutfitCardOut)
 def bring_back(request: MemberRequest, card_id: UUID) -> Any:
     """Undo a removal."""
     return card_out(cards.bring_back(request.user, card_id))
@@ -149,7 +149,7 @@ def tailor(request: MemberRequest, client_id: UUID) -> Any:
     return attached(pdf_of(sheet_of(client, today())), "application/pdf", "tailor.pdf")
 
 
-def card_out(row: OutfitCard) -> CardOut:
+def card_out(row: OutfitCard) -> OutfitCardOut:
     """A card as it is told."""
     return _card(Teller(row.client).tell(row), _marks(row.client))
 
@@ -168,10 +168,10 @@ def _marks(client: Client) -> dict[str, Counter[str]]:
     return found
 
 
-def _card(told: Told, marks: Mapping[str, Counter[str]]) -> CardOut:
+def _card(told: Told, marks: Mapping[str, Counter[str]]) -> OutfitCardOut:
     row, card = told.row, told.card
     said: Any = marks.get(str(row.id), Counter())
-    return CardOut(
+    return OutfitCardOut(
         id=row.id,
         version=row.version,
         look_id=row.look_id,

@@ -64,7 +64,7 @@ class MarkOut(BaseModel):
     many: int
 
 
-class CardOut(BaseModel):
+class OutfitCardOut(BaseModel):
     """A card as it reads now."""
 
     id: UUID
@@ -89,7 +89,7 @@ class CardOut(BaseModel):
 class CardsOut(BaseModel):
     """A client's cards in their order, and the occasions of her week."""
 
-    cards: list[CardOut]
+    cards: list[OutfitCardOut]
     week: list[str]
 
 

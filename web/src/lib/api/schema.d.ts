@@ -2193,6 +2193,926 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client_id}/cards": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Client Cards
+         * @description A client's cards, as they read now.
+         */
+        get: operations["studio_handover_api_client_cards"];
+        put?: never;
+        /**
+         * Make
+         * @description Make a card of a look; one that was taken away comes back as it was.
+         */
+        post: operations["studio_handover_api_make"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/cards/order": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Put In Order
+         * @description Put cards in order.
+         */
+        post: operations["studio_handover_api_put_in_order"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/line": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /**
+         * Write Line
+         * @description Write a sentence of a card anew, strike it, or take it as it is made.
+         */
+        patch: operations["studio_handover_api_write_line"];
+        trace?: never;
+    };
+    "/api/cards/{card_id}/variants": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Find Variants
+         * @description Find how the look is made over for the other occasions of the client's week.
+         */
+        post: operations["studio_handover_api_find_variants"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Take Away
+         * @description Take a card away; the look stays.
+         */
+        delete: operations["studio_handover_api_take_away"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bring Back
+         * @description Undo a removal.
+         */
+        post: operations["studio_handover_api_bring_back"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/picture.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Picture
+         * @description The look of a card, drawn, for the screen.
+         */
+        get: operations["studio_handover_api_picture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/card.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * As Svg
+         * @description A card as an SVG file, its words beside the look.
+         */
+        get: operations["studio_handover_api_as_svg"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card_id}/card.png": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * As Png
+         * @description A card as a picture to send.
+         */
+        get: operations["studio_handover_api_as_png"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/book": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Book
+         * @description The book of some cards: made in the background, or as it was made where nothing has changed since.
+         */
+        post: operations["studio_handover_api_book"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/{book_id}.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Book File
+         * @description A book that was made.
+         */
+        get: operations["studio_handover_api_book_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/tailor.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Tailor
+         * @description What is to be altered, for the tailor.
+         */
+        get: operations["studio_handover_api_tailor"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Client Links
+         * @description A client's links, the newest first, and what was said through them.
+         */
+        get: operations["studio_handover_links_api_client_links"];
+        put?: never;
+        /**
+         * Make
+         * @description Make a link: its address is told this once.
+         */
+        post: operations["studio_handover_links_api_make"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/links/{link_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Take Back
+         * @description Take a link back: from now on it says that it has ended.
+         */
+        delete: operations["studio_handover_links_api_take_back"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/links/{link_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Open Again
+         * @description Undo the taking back.
+         */
+        post: operations["studio_handover_links_api_open_again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/said": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Studio Said
+         * @description What clients said through their links and nobody has seen to, the newest first.
+         */
+        get: operations["studio_handover_links_api_studio_said"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/said/{said_id}/seen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Seen
+         * @description It has been seen to.
+         */
+        post: operations["studio_handover_links_api_seen"];
+        /**
+         * Unseen
+         * @description It has not been seen to after all.
+         */
+        delete: operations["studio_handover_links_api_unseen"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/letters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Client Letters
+         * @description Letters to a client, the last first.
+         */
+        get: operations["studio_handover_links_api_client_letters"];
+        put?: never;
+        /**
+         * Write
+         * @description Write a letter: sent, or laid ready to be taken away.
+         */
+        post: operations["studio_handover_links_api_write"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/letters/{letter_id}/letter.eml": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Letter File
+         * @description A letter as a file that any mail program opens.
+         */
+        get: operations["studio_handover_links_api_letter_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/plans": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Plans
+         * @description A client's plans, the newest first.
+         */
+        get: operations["studio_plan_api_plans"];
+        put?: never;
+        /**
+         * Begin
+         * @description Begin a plan.
+         */
+        post: operations["studio_plan_api_begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/plans/proposed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Propose
+         * @description Occasions for some days, from how the client's time is spent.
+         */
+        post: operations["studio_plan_api_propose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{plan_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Change
+         * @description Change a plan's days.
+         */
+        put: operations["studio_plan_api_change"];
+        post?: never;
+        /**
+         * Remove
+         * @description Take a plan away; can be undone.
+         */
+        delete: operations["studio_plan_api_remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{plan_id}/air": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Air
+         * @description Take the forecast's air for the days that it reaches.
+         */
+        post: operations["studio_plan_api_air"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{plan_id}/dress": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Dress
+         * @description Dress a plan's days, in the background; what is kept stays, the rest gives way as little as possible.
+         */
+        post: operations["studio_plan_api_dress"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{plan_id}/day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /**
+         * Do Day
+         * @description Change one day by hand.
+         */
+        patch: operations["studio_plan_api_do_day"];
+        trace?: never;
+    };
+    "/api/plans/{plan_id}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Undo
+         * @description One step back.
+         */
+        post: operations["studio_plan_api_undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{plan_id}/tick": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Tick
+         * @description Tick a piece that lies in the bag.
+         */
+        post: operations["studio_plan_api_tick"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{plan_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore
+         * @description Undo a removal.
+         */
+        post: operations["studio_plan_api_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{plan_id}/plan.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * On Paper
+         * @description A plan on paper: the days drawn, and of a trip the list to tick.
+         */
+        get: operations["studio_plan_api_on_paper"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/worn": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Worn
+         * @description What a client wore and how each piece was used.
+         */
+        get: operations["studio_plan_api_worn"];
+        put?: never;
+        /**
+         * Wear
+         * @description Say what was worn on a day.
+         */
+        post: operations["studio_plan_api_wear"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/worn/{worn_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Unwear
+         * @description Take back that something was worn; can be undone.
+         */
+        delete: operations["studio_plan_api_unwear"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/worn/{worn_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Wear Again
+         * @description Undo the taking back.
+         */
+        post: operations["studio_plan_api_wear_again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/diary": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Diary
+         * @description Some days of the diary, with what is due on them and what does not go together.
+         */
+        get: operations["studio_diary_api_diary"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/appointments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Put Down
+         * @description Put an appointment into the diary.
+         */
+        post: operations["studio_diary_api_put_down"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/appointments/{appointment_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Change
+         * @description Change an appointment, all of its days.
+         */
+        put: operations["studio_diary_api_change"];
+        post?: never;
+        /**
+         * Remove
+         * @description Take an appointment out of the diary; can be undone.
+         */
+        delete: operations["studio_diary_api_remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/appointments/{appointment_id}/move": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /**
+         * Move
+         * @description Move an appointment by hand; one day of a repeat stands by itself from then on.
+         */
+        patch: operations["studio_diary_api_move"];
+        trace?: never;
+    };
+    "/api/appointments/{appointment_id}/leave-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Leave Out
+         * @description Leave one day of a repeat out.
+         */
+        post: operations["studio_diary_api_leave_out"];
+        /**
+         * Take In Again
+         * @description Undo that one day was left out.
+         */
+        delete: operations["studio_diary_api_take_in_again"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/appointments/{appointment_id}/came-of": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Came Of
+         * @description Say what came of a visit.
+         */
+        post: operations["studio_diary_api_came_of"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/appointments/{appointment_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore
+         * @description Undo a removal.
+         */
+        post: operations["studio_diary_api_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/appointments/{appointment_id}/prepare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Prepare
+         * @description What a visit needs, and what usually follows it.
+         */
+        get: operations["studio_diary_api_prepare"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/diary/free": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Free Time
+         * @description When several members are free.
+         */
+        post: operations["studio_diary_api_free_time"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/diary/feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Subscribe
+         * @description A secret address under which one's own diary is read by other calendars; the one before opens nothing any more.
+         */
+        post: operations["studio_diary_api_subscribe"];
+        /**
+         * Unsubscribe
+         * @description Take the address back.
+         */
+        delete: operations["studio_diary_api_unsubscribe"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/diary/calendar/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Preview
+         * @description What a calendar file would add to the diary; nothing is written.
+         */
+        post: operations["studio_diary_api_preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/diary/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take In
+         * @description Take chosen events of a calendar file into one's own diary.
+         */
+        post: operations["studio_diary_api_take_in"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client_id}/file": {
         parameters: {
             query?: never;
@@ -6338,6 +7258,1233 @@ export interface components {
         /** VerdictIn */
         VerdictIn: {
             piece: components["schemas"]["PieceWords"];
+        };
+        /**
+         * CardLineOut
+         * @description A sentence of a card: by its key, as it reads, and whether it was written anew; an empty one was struck.
+         */
+        CardLineOut: {
+            /** Key */
+            key: string;
+            /** Text */
+            text: string;
+            /** Edited */
+            edited: boolean;
+        };
+        /** CardPieceOut */
+        CardPieceOut: {
+            /** Place */
+            place: string;
+            /** Title */
+            title: string;
+            /**
+             * Source
+             * @enum {string}
+             */
+            source: "owned" | "brought" | "to_buy" | "described";
+        };
+        /**
+         * CardsOut
+         * @description A client's cards in their order, and the occasions of her week.
+         */
+        CardsOut: {
+            /** Cards */
+            cards: components["schemas"]["OutfitCardOut"][];
+            /** Week */
+            week: string[];
+        };
+        /**
+         * MarkOut
+         * @description What the client said of a card, how often.
+         */
+        MarkOut: {
+            /**
+             * Says
+             * @enum {string}
+             */
+            says: "wore" | "loved" | "not_me" | "ticked" | "question";
+            /** Many */
+            many: number;
+        };
+        /**
+         * OutfitCardOut
+         * @description A card as it reads now.
+         */
+        OutfitCardOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Version */
+            version: number;
+            /**
+             * Look Id
+             * Format: uuid
+             */
+            look_id: string;
+            /** Name */
+            name: string;
+            /** Pieces */
+            pieces: components["schemas"]["CardPieceOut"][];
+            /** How */
+            how: components["schemas"]["CardLineOut"][];
+            /** Reasons */
+            reasons: components["schemas"]["CardLineOut"][];
+            /** Mind */
+            mind: components["schemas"]["CardLineOut"][];
+            /** Variants */
+            variants: components["schemas"]["CardLineOut"][];
+            own: components["schemas"]["CardLineOut"];
+            /** Occasions */
+            occasions: string[];
+            /** Air */
+            air: number[] | null;
+            /** Steps */
+            steps: string[];
+            /** Told */
+            told: string;
+            /** Marks */
+            marks: components["schemas"]["MarkOut"][];
+            /** By */
+            by: string;
+        };
+        /**
+         * CardIn
+         * @description A look that a card is made of; the identity is made at the desk.
+         */
+        CardIn: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Look Id
+             * Format: uuid
+             */
+            look_id: string;
+        };
+        /** OrderIn */
+        OrderIn: {
+            /** Order */
+            order: string[];
+        };
+        /**
+         * CardLineIn
+         * @description A sentence written anew; an empty one is struck, none takes it as it is made.
+         */
+        CardLineIn: {
+            /** Version */
+            version: number;
+            /** Key */
+            key: string;
+            /** Text */
+            text: string | null;
+        };
+        /**
+         * BookOut
+         * @description A book being made, and where it is when it is done.
+         */
+        BookOut: {
+            job: components["schemas"]["JobOut"];
+            /** Book Id */
+            book_id: string | null;
+            /** Pages */
+            pages: number;
+        };
+        /**
+         * BookIn
+         * @description What goes into a book, and how it is laid out.
+         */
+        BookIn: {
+            /**
+             * Layout
+             * @default week
+             * @enum {string}
+             */
+            layout: "week" | "four";
+            /** Cards */
+            cards: string[];
+            /**
+             * @default {
+             *       "numbers": false,
+             *       "buying": false,
+             *       "colours": false,
+             *       "care": true
+             *     }
+             */
+            parts: components["schemas"]["Parts"];
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+        };
+        /**
+         * Parts
+         * @description What of a hand-over is wanted beside its cards.
+         */
+        Parts: {
+            /**
+             * Numbers
+             * @default false
+             */
+            numbers: boolean;
+            /**
+             * Buying
+             * @default false
+             */
+            buying: boolean;
+            /**
+             * Colours
+             * @default false
+             */
+            colours: boolean;
+            /**
+             * Care
+             * @default true
+             */
+            care: boolean;
+        };
+        /**
+         * LinkOut
+         * @description A link as it is: its state, what it shows, and how often it was opened.
+         */
+        LinkOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "open" | "ended" | "taken_back";
+            /**
+             * Made At
+             * Format: date-time
+             */
+            made_at: string;
+            /**
+             * Ends On
+             * Format: date
+             */
+            ends_on: string;
+            /** Asks Word */
+            asks_word: boolean;
+            /** Cards */
+            cards: string[];
+            /** Shows */
+            shows: string[];
+            /** Openings */
+            openings: components["schemas"]["OpeningOut"][];
+            /** Opened */
+            opened: number;
+            /** Missed */
+            missed: number;
+            /** By */
+            by: string;
+        };
+        /** LinksOut */
+        LinksOut: {
+            /** Links */
+            links: components["schemas"]["LinkOut"][];
+            /** Said */
+            said: components["schemas"]["SaidOut"][];
+        };
+        /** OpeningOut */
+        OpeningOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Let In */
+            let_in: boolean;
+        };
+        /**
+         * SaidOut
+         * @description Something a client said through a link.
+         */
+        SaidOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Client Id
+             * Format: uuid
+             */
+            client_id: string;
+            /** Client */
+            client: string;
+            /**
+             * Says
+             * @enum {string}
+             */
+            says: "wore" | "loved" | "not_me" | "ticked" | "question";
+            /** About */
+            about: string | null;
+            /** Title */
+            title: string;
+            /** Text */
+            text: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Seen At */
+            seen_at: string | null;
+        };
+        /**
+         * LinkMadeOut
+         * @description A new link: its address and the code for paper. They are told this once.
+         */
+        LinkMadeOut: {
+            link: components["schemas"]["LinkOut"];
+            /** Address */
+            address: string;
+            /** Code */
+            code: string;
+        };
+        /**
+         * LinkIn
+         * @description What a client's page shows, until when, and the word it asks for.
+         */
+        LinkIn: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Cards
+             * @default []
+             */
+            cards: string[];
+            /**
+             * @default {
+             *       "numbers": false,
+             *       "buying": false,
+             *       "colours": false,
+             *       "care": true
+             *     }
+             */
+            parts: components["schemas"]["Parts"];
+            /** Plan Id */
+            plan_id?: string | null;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Ends On
+             * Format: date
+             */
+            ends_on: string;
+            /**
+             * Word
+             * @default
+             */
+            word: string;
+        };
+        /** SaidListOut */
+        SaidListOut: {
+            /** Said */
+            said: components["schemas"]["SaidOut"][];
+        };
+        /** LetterOut */
+        LetterOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** To */
+            to: string;
+            /** Subject */
+            subject: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+        };
+        /**
+         * LettersOut
+         * @description Letters to a client, the last first, and whether a mail server is set.
+         */
+        LettersOut: {
+            /** Letters */
+            letters: components["schemas"]["LetterOut"][];
+            /** Can Send */
+            can_send: boolean;
+        };
+        /**
+         * LetterIn
+         * @description A letter to a client; `send` sends it, else it lies ready to be taken away.
+         */
+        LetterIn: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** To */
+            to: string;
+            /** Subject */
+            subject: string;
+            /** Text */
+            text: string;
+            /**
+             * With Book
+             * @default false
+             */
+            with_book: boolean;
+            /**
+             * Send
+             * @default true
+             */
+            send: boolean;
+        };
+        /**
+         * Asks
+         * @description When the wash is done and how long it takes; of a trip, what the bag holds, kilograms.
+         */
+        Asks: {
+            /**
+             * Wash
+             * @default [
+             *       5
+             *     ]
+             */
+            wash: number[];
+            /**
+             * Takes
+             * @default 1
+             */
+            takes: number;
+            /** Pieces */
+            pieces?: number | null;
+            /** Kilos */
+            kilos?: number | null;
+            /**
+             * Shoes
+             * @default 2
+             */
+            shoes: number;
+        };
+        /**
+         * OccasionForm
+         * @description Something that is dressed for.
+         */
+        OccasionForm: {
+            /** Key */
+            key: string;
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /**
+             * Occasion
+             * @enum {string}
+             */
+            occasion: "workshop" | "relaxed_office" | "formal_office" | "on_stage" | "seated_work" | "outdoors" | "dinner" | "weekend" | "home" | "travel" | "ceremony";
+            /**
+             * Code
+             * @default none
+             * @enum {string}
+             */
+            code: "none" | "relaxed" | "smart" | "formal" | "black" | "uniform" | "protective" | "religious";
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /** Celsius */
+            celsius?: number | null;
+            /**
+             * Rain
+             * @default false
+             */
+            rain: boolean;
+            /**
+             * Forecast
+             * @default false
+             */
+            forecast: boolean;
+            /**
+             * Seen By
+             * @default []
+             */
+            seen_by: string[];
+        };
+        /**
+         * PackedPieceOut
+         * @description A piece that is taken along: what it is for, and whether it is worn on the way.
+         */
+        PackedPieceOut: {
+            /**
+             * Piece Id
+             * Format: uuid
+             */
+            piece_id: string;
+            /** Title */
+            title: string;
+            /** Grams */
+            grams: number;
+            /** On The Way */
+            on_the_way: boolean;
+            /** Ticked */
+            ticked: boolean;
+            /** Days */
+            days: string[];
+        };
+        /**
+         * PlanDayOut
+         * @description An occasion and what it wears: whether that is kept by hand, other looks for it, what is kept from it, whether it was worn.
+         */
+        PlanDayOut: {
+            /** Key */
+            key: string;
+            look?: components["schemas"]["EditLookOut"] | null;
+            /** Kept */
+            kept: boolean;
+            /** Others */
+            others: components["schemas"]["EditLookOut"][];
+            /** Without */
+            without: string[];
+            /** Worn */
+            worn: boolean;
+        };
+        /** PlanOut */
+        PlanOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Version */
+            version: number;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "week" | "trip";
+            /** Name */
+            name: string;
+            /** Place */
+            place: string;
+            /** Occasions */
+            occasions: components["schemas"]["OccasionForm"][];
+            asks: components["schemas"]["Asks"];
+            /** Days */
+            days: components["schemas"]["PlanDayOut"][];
+            /** Short By */
+            short_by: number;
+            /** Weighed */
+            weighed: number;
+            /** Broken */
+            broken: string[];
+            /** Taken */
+            taken: components["schemas"]["PackedPieceOut"][];
+            /** Grams */
+            grams: number;
+            /** Fewest */
+            fewest: boolean;
+            /** Can Undo */
+            can_undo: boolean;
+            /** By */
+            by: string;
+        };
+        /** PlansOut */
+        PlansOut: {
+            /** Plans */
+            plans: components["schemas"]["PlanOut"][];
+        };
+        /**
+         * PlanIn
+         * @description A new plan; the identity is made at the desk.
+         */
+        PlanIn: {
+            /** Name */
+            name: string;
+            /**
+             * Place
+             * @default
+             */
+            place: string;
+            /** Occasions */
+            occasions: components["schemas"]["OccasionForm"][];
+            /**
+             * @default {
+             *       "wash": [
+             *         5
+             *       ],
+             *       "takes": 1,
+             *       "pieces": null,
+             *       "kilos": null,
+             *       "shoes": 2
+             *     }
+             */
+            asks: components["schemas"]["Asks"];
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "week" | "trip";
+        };
+        /** ProposedOut */
+        ProposedOut: {
+            /** Occasions */
+            occasions: components["schemas"]["OccasionForm"][];
+        };
+        /** ProposedIn */
+        ProposedIn: {
+            /**
+             * First
+             * Format: date
+             */
+            first: string;
+            /**
+             * Days
+             * @default 7
+             */
+            days: number;
+        };
+        /** PlanChange */
+        PlanChange: {
+            /** Name */
+            name: string;
+            /**
+             * Place
+             * @default
+             */
+            place: string;
+            /** Occasions */
+            occasions: components["schemas"]["OccasionForm"][];
+            /**
+             * @default {
+             *       "wash": [
+             *         5
+             *       ],
+             *       "takes": 1,
+             *       "pieces": null,
+             *       "kilos": null,
+             *       "shoes": 2
+             *     }
+             */
+            asks: components["schemas"]["Asks"];
+            /** Version */
+            version: number;
+        };
+        /** VersionIn */
+        VersionIn: {
+            /** Version */
+            version: number;
+        };
+        /**
+         * PlanJobOut
+         * @description A plan being dressed.
+         */
+        PlanJobOut: {
+            job: components["schemas"]["JobOut"];
+            plan: components["schemas"]["PlanOut"];
+        };
+        /**
+         * DayDoing
+         * @description What is done with a day by hand.
+         */
+        DayDoing: {
+            /** Version */
+            version: number;
+            /** Key */
+            key: string;
+            /**
+             * Doing
+             * @enum {string}
+             */
+            doing: "keep" | "free" | "other" | "without";
+            /** Other */
+            other?: number | null;
+            /** Piece */
+            piece?: string | null;
+        };
+        /** TickIn */
+        TickIn: {
+            /**
+             * Piece
+             * Format: uuid
+             */
+            piece: string;
+            /** On */
+            on: boolean;
+        };
+        /**
+         * UseOut
+         * @description How a piece was used: on how many days, when last, what a day of it has cost so far.
+         */
+        UseOut: {
+            /**
+             * Piece Id
+             * Format: uuid
+             */
+            piece_id: string;
+            /** Title */
+            title: string;
+            /** Days */
+            days: number;
+            /** Last */
+            last: string | null;
+            /** A Wear */
+            a_wear: number | null;
+        };
+        /**
+         * UsesOut
+         * @description What was worn, how each piece was used, what hangs unworn, what is always worn; since when it is recorded.
+         */
+        UsesOut: {
+            /** Worn */
+            worn: components["schemas"]["WornOut"][];
+            /** Uses */
+            uses: components["schemas"]["UseOut"][];
+            /** Unworn */
+            unworn: string[];
+            /** Always */
+            always: string[];
+            /** Begun */
+            begun: string | null;
+            /** Currency */
+            currency: string;
+        };
+        /** WornOut */
+        WornOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /** Title */
+            title: string;
+            /** Pieces */
+            pieces: string[];
+            /** By Client */
+            by_client: boolean;
+        };
+        /**
+         * WornIn
+         * @description What was worn on a day.
+         */
+        WornIn: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /** Pieces */
+            pieces: string[];
+            /**
+             * Seen By
+             * @default []
+             */
+            seen_by: string[];
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Source
+             * @default
+             */
+            source: string;
+        };
+        /**
+         * AppointmentOut
+         * @description An appointment on a day. `starts_at` is the instant, `local` what the wall shows.
+         */
+        AppointmentOut: {
+            /** Key */
+            key: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Version */
+            version: number;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "first_talk" | "measuring" | "try_on" | "edit" | "shops" | "tailor" | "hand_over" | "check" | "other" | "away";
+            /** Title */
+            title: string;
+            /** Own Title */
+            own_title: string;
+            /** Client Id */
+            client_id: string | null;
+            /** Client */
+            client: string;
+            /**
+             * Starts At
+             * Format: date-time
+             */
+            starts_at: string;
+            /** Local */
+            local: string;
+            /** Minutes */
+            minutes: number;
+            /** Zone */
+            zone: string;
+            /** Members */
+            members: number[];
+            /** Place */
+            place: string;
+            /** Travel */
+            travel: number;
+            /** Buffer */
+            buffer: number;
+            /** Along */
+            along: string;
+            /** Note */
+            note: string;
+            /** Rule */
+            rule: string;
+            /** Came Of */
+            came_of: string;
+            /** Done At */
+            done_at: string | null;
+            /** By */
+            by: string;
+        };
+        /**
+         * ClashOut
+         * @description Two appointments that do not go together, for whom, and how many minutes are missing.
+         */
+        ClashOut: {
+            /**
+             * What
+             * @enum {string}
+             */
+            what: "overlap" | "travel";
+            /** One */
+            one: string;
+            /** Other */
+            other: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * DiaryOut
+         * @description Some days of the diary.
+         */
+        DiaryOut: {
+            /** Appointments */
+            appointments: components["schemas"]["AppointmentOut"][];
+            /** Due */
+            due: components["schemas"]["DueOut"][];
+            /** Clashes */
+            clashes: components["schemas"]["ClashOut"][];
+            /** Members */
+            members: components["schemas"]["MemberOut"][];
+            /** Kinds */
+            kinds: components["schemas"]["KindOfVisitOut"][];
+            /** Me */
+            me: number;
+            /** Has Feed */
+            has_feed: boolean;
+        };
+        /**
+         * DueOut
+         * @description Something that is due, on the day that it is.
+         */
+        DueOut: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "errand" | "link" | "said" | "measure" | "list" | "season";
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /** Client Id */
+            client_id: string | null;
+            /** Client */
+            client: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * KindOfVisitOut
+         * @description A kind of visit with its usual length, travel and buffer, minutes.
+         */
+        KindOfVisitOut: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "first_talk" | "measuring" | "try_on" | "edit" | "shops" | "tailor" | "hand_over" | "check" | "other" | "away";
+            /** Name */
+            name: string;
+            /** Minutes */
+            minutes: number;
+            /** Travel */
+            travel: number;
+            /** Buffer */
+            buffer: number;
+            /** With Client */
+            with_client: boolean;
+        };
+        /** MemberOut */
+        MemberOut: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+        };
+        /** NewAppointment */
+        NewAppointment: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "first_talk" | "measuring" | "try_on" | "edit" | "shops" | "tailor" | "hand_over" | "check" | "other" | "away";
+            /** Client Id */
+            client_id?: string | null;
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /** Local */
+            local: string;
+            /** Minutes */
+            minutes: number;
+            /** Zone */
+            zone: string;
+            /** Members */
+            members: number[];
+            /**
+             * Place
+             * @default
+             */
+            place: string;
+            /**
+             * Travel
+             * @default 0
+             */
+            travel: number;
+            /**
+             * Buffer
+             * @default 0
+             */
+            buffer: number;
+            /**
+             * Along
+             * @default
+             */
+            along: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Rule
+             * @default
+             */
+            rule: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+        };
+        /** AppointmentChange */
+        AppointmentChange: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "first_talk" | "measuring" | "try_on" | "edit" | "shops" | "tailor" | "hand_over" | "check" | "other" | "away";
+            /** Client Id */
+            client_id?: string | null;
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /** Local */
+            local: string;
+            /** Minutes */
+            minutes: number;
+            /** Zone */
+            zone: string;
+            /** Members */
+            members: number[];
+            /**
+             * Place
+             * @default
+             */
+            place: string;
+            /**
+             * Travel
+             * @default 0
+             */
+            travel: number;
+            /**
+             * Buffer
+             * @default 0
+             */
+            buffer: number;
+            /**
+             * Along
+             * @default
+             */
+            along: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Rule
+             * @default
+             */
+            rule: string;
+            /** Version */
+            version: number;
+        };
+        /**
+         * MoveIn
+         * @description Moved to a wall time, or by days and minutes of the wall's clock, or made longer; of a repeat, which day.
+         */
+        MoveIn: {
+            /** Version */
+            version: number;
+            /** Local */
+            local?: string | null;
+            /**
+             * Days
+             * @default 0
+             */
+            days: number;
+            /**
+             * Minutes
+             * @default 0
+             */
+            minutes: number;
+            /**
+             * Longer
+             * @default 0
+             */
+            longer: number;
+            /** Occurrence */
+            occurrence?: string | null;
+        };
+        /** OneDayIn */
+        OneDayIn: {
+            /** Version */
+            version: number;
+            /**
+             * Occurrence
+             * Format: date-time
+             */
+            occurrence: string;
+        };
+        /** CameOfIn */
+        CameOfIn: {
+            /** Version */
+            version: number;
+            /** Text */
+            text: string;
+            /**
+             * Done
+             * @default true
+             */
+            done: boolean;
+        };
+        /** FollowingOut */
+        FollowingOut: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "first_talk" | "measuring" | "try_on" | "edit" | "shops" | "tailor" | "hand_over" | "check" | "other" | "away";
+            /** Name */
+            name: string;
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /** There */
+            there: boolean;
+        };
+        /**
+         * PrepareOut
+         * @description Before a visit, and after it.
+         */
+        PrepareOut: {
+            /** Preparing */
+            preparing: components["schemas"]["PreparingOut"][];
+            /** Following */
+            following: components["schemas"]["FollowingOut"][];
+        };
+        /** PreparingOut */
+        PreparingOut: {
+            /** What */
+            what: string;
+            /** Of */
+            of: string[];
+        };
+        /**
+         * FreeOut
+         * @description Beginnings, as the wall shows them.
+         */
+        FreeOut: {
+            /** Local */
+            local: string[];
+        };
+        /**
+         * FreeIn
+         * @description When several are free, for so long, within their hours.
+         */
+        FreeIn: {
+            /** Members */
+            members: number[];
+            /** Minutes */
+            minutes: number;
+            /**
+             * Travel
+             * @default 0
+             */
+            travel: number;
+            /**
+             * Buffer
+             * @default 0
+             */
+            buffer: number;
+            /**
+             * First
+             * Format: date
+             */
+            first: string;
+            /**
+             * Last
+             * Format: date
+             */
+            last: string;
+            /** Zone */
+            zone: string;
+            /**
+             * Begins
+             * Format: time
+             * @default 09:00:00
+             */
+            begins: string;
+            /**
+             * Ends
+             * Format: time
+             * @default 18:00:00
+             */
+            ends: string;
+            /**
+             * Weekdays
+             * @default [
+             *       0,
+             *       1,
+             *       2,
+             *       3,
+             *       4
+             *     ]
+             */
+            weekdays: number[];
+        };
+        /**
+         * FeedOut
+         * @description A secret address to subscribe to; told this once.
+         */
+        FeedOut: {
+            /** Address */
+            address: string;
+        };
+        /**
+         * EventOut
+         * @description An event of a file: what it would be here, whether it is here already, or why it cannot be taken in.
+         */
+        EventOut: {
+            /** Number */
+            number: number;
+            /** Title */
+            title: string;
+            /** Local */
+            local: string | null;
+            /** Minutes */
+            minutes: number;
+            /** Place */
+            place: string;
+            /** Rule */
+            rule: string;
+            /** There */
+            there: boolean;
+            /** Refused */
+            refused: string;
+        };
+        /** EventsOut */
+        EventsOut: {
+            /** Events */
+            events: components["schemas"]["EventOut"][];
+        };
+        /**
+         * CalendarIn
+         * @description A calendar file, and the zone of what has none.
+         */
+        CalendarIn: {
+            /** Text */
+            text: string;
+            /** Zone */
+            zone: string;
+        };
+        /** TakenOut */
+        TakenOut: {
+            /** Ids */
+            ids: string[];
+        };
+        /** CalendarTakeIn */
+        CalendarTakeIn: {
+            /** Text */
+            text: string;
+            /** Zone */
+            zone: string;
+            /** Wanted */
+            wanted: number[];
         };
         /**
          * ClientFile
@@ -11399,6 +13546,2006 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["VerdictOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_handover_api_client_cards: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardsOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_handover_api_make: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CardIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutfitCardOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_handover_api_put_in_order: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrderIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardsOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_handover_api_write_line: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CardLineIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutfitCardOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_handover_api_find_variants: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutfitCardOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_handover_api_take_away: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_handover_api_bring_back: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutfitCardOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_handover_api_picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_handover_api_as_svg: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_handover_api_as_png: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": string;
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_handover_api_book: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BookIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_handover_api_book_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                book_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_handover_api_tailor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_handover_links_api_client_links: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinksOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_handover_links_api_make: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LinkIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkMadeOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_handover_links_api_take_back: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                link_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_handover_links_api_open_again: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                link_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_handover_links_api_studio_said: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SaidListOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_handover_links_api_seen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                said_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SaidOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_handover_links_api_unseen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                said_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SaidOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_handover_links_api_client_letters: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LettersOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_handover_links_api_write: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LetterIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LetterOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_handover_links_api_letter_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                letter_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "message/rfc822": string;
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_plan_api_plans: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlansOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_plan_api_begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_plan_api_propose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProposedIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposedOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_plan_api_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_plan_api_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_plan_api_air: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VersionIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+        };
+    };
+    studio_plan_api_dress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanJobOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_plan_api_do_day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DayDoing"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_plan_api_undo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VersionIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_plan_api_tick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TickIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_plan_api_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_plan_api_on_paper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_plan_api_worn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UsesOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_plan_api_wear: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WornIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WornOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_plan_api_unwear: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                worn_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_plan_api_wear_again: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                worn_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WornOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_diary_api_diary: {
+        parameters: {
+            query: {
+                first: string;
+                last: string;
+                zone: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DiaryOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_diary_api_put_down: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewAppointment"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AppointmentOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_diary_api_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                appointment_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AppointmentChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AppointmentOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_diary_api_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                appointment_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_diary_api_move: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                appointment_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AppointmentOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_diary_api_leave_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                appointment_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OneDayIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AppointmentOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_diary_api_take_in_again: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                appointment_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OneDayIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AppointmentOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_diary_api_came_of: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                appointment_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CameOfIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AppointmentOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_diary_api_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                appointment_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AppointmentOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_diary_api_prepare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                appointment_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrepareOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_diary_api_free_time: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FreeIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FreeOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_diary_api_subscribe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_diary_api_unsubscribe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_diary_api_preview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CalendarIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EventsOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_diary_api_take_in: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CalendarTakeIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenOut"];
                 };
             };
             400: components["responses"]["NotDone400"];
