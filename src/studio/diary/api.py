@@ -218,7 +218,7 @@ def _out(one: Occurrence) -> AppointmentOut:
     return AppointmentOut(
         key=one.key, id=row.id, version=row.version, kind=kind, title=title_of(row), own_title=row.title,
         client_id=row.client_id, client=row.client.name if row.client else "", starts_at=one.starts_at,
-        local=one.starts_at.astimezone(row.clock).replace(tzinfo=None), minutes=row.minutes, zone=row.zone,
+        local=one.starts_at.astimezone(row.clock).replace(tzinfo=None), begins=row.starts_at.astimezone(row.clock).replace(tzinfo=None), minutes=row.minutes, zone=row.zone,
         members=row.members, place=row.place, travel=row.travel, buffer=row.buffer, along=row.along, note=row.note,
         rule=row.rule, came_of=row.came_of, done_at=row.done_at, by=row.changed_by.name if row.changed_by else "",
     )  # fmt: skip

@@ -94,7 +94,7 @@ class CameOfIn(BaseModel):
 
 
 class AppointmentOut(BaseModel):
-    """An appointment on a day. `starts_at` is the instant, `local` what the wall shows."""
+    """An appointment on a day. `starts_at` is the instant, `local` what the wall shows, `begins` the first of its days."""
 
     key: str
     id: UUID
@@ -106,6 +106,7 @@ class AppointmentOut(BaseModel):
     client: str
     starts_at: datetime
     local: Wall
+    begins: Wall
     minutes: int
     zone: str
     members: list[int]

@@ -58,7 +58,7 @@ def make(request: MemberRequest, client_id: UUID, given: LinkIn) -> Any:
     told = given.model_dump(exclude={"id", "parts"})
     share, token = links.make(request.user, client_id, given.id, parts=given.parts, **told)
     address = f"{settings.ADDRESS or _origin(request)}/for/{token}/"
-    code = segno.make(address, error="m").svg_inline(scale=4, dark="#35261b", omitsize=True)
+    code = segno.make(address, error="m").svg_data_uri(scale=4, dark="#35261b", omitsize=True)
     return Status(201, LinkMadeOut(link=_link(share), address=address, code=code))
 
 

@@ -8024,7 +8024,7 @@ export interface components {
         };
         /**
          * AppointmentOut
-         * @description An appointment on a day. `starts_at` is the instant, `local` what the wall shows.
+         * @description An appointment on a day. `starts_at` is the instant, `local` what the wall shows, `begins` the first of its days.
          */
         AppointmentOut: {
             /** Key */
@@ -8056,6 +8056,8 @@ export interface components {
             starts_at: string;
             /** Local */
             local: string;
+            /** Begins */
+            begins: string;
             /** Minutes */
             minutes: number;
             /** Zone */

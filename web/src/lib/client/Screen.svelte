@@ -24,8 +24,12 @@
   import { Counts } from "$lib/outfits/counts.svelte";
   import { Edit } from "$lib/edit/edit.svelte";
   import EditStep from "$lib/edit/EditStep.svelte";
+  import { Hand } from "$lib/hand/hand.svelte";
+  import HandStep from "$lib/hand/HandStep.svelte";
   import { Outfits } from "$lib/outfits/outfits.svelte";
   import OutfitsStep from "$lib/outfits/OutfitsStep.svelte";
+  import { Plans } from "$lib/plan/plans.svelte";
+  import PlanStep from "$lib/plan/PlanStep.svelte";
   import { Shop } from "$lib/shop/shop.svelte";
   import ShopStep from "$lib/shop/ShopStep.svelte";
   import { TryOn } from "$lib/tryon/tryon.svelte";
@@ -55,6 +59,8 @@
   const counts = new Counts(given.client.id);
   const outfits = new Outfits(given.client.id, given.words, table.draft, history);
   const edit = new Edit(given.client.id, rack, history);
+  const plans = new Plans(given.client.id, history);
+  const hand = new Hand(given.client.id, history);
   /** The names of the rack's pieces, for what asks for them by their ids. */
   const titles = $derived(Object.fromEntries((rack.pieces ?? []).map((piece) => [piece.id, piece.title])));
   $effect.pre(() => void (measuring.known = known));
@@ -67,6 +73,8 @@
   let dressed = $state<DressStep>();
   let searched = $state<OutfitsStep>();
   let edited = $state<EditStep>();
+  let planned = $state<PlanStep>();
+  let handed = $state<HandStep>();
 
   const first = $derived<Step>(measuring.session ? "measure" : given.client.measures ? "dress" : "brief");
   const step = $derived(stepOf(page.url.hash) ?? first);
@@ -74,7 +82,7 @@
     if (step === "brief") return held.saving;
     if (step === "measure") return measuring.saving;
     if (step === "try") return tryon.saving;
-    return step === "rack" || step === "edit" ? "kept" : table.draft.saving;
+    return ["rack", "edit", "plan", "hand"].includes(step) ? "kept" : table.draft.saving;
   });
 
   $effect(() => {
@@ -117,7 +125,7 @@
     await goto(`#${to}`, { keepFocus: true, noScroll: true });
     await tick();
     const panel = document.querySelector<HTMLElement>("[data-panel]");
-    if (to === "outfits" || to === "edit") {
+    if (to === "outfits" || to === "edit" || to === "plan" || to === "hand") {
       // Arrows walk the looks there, and would step through the words of a field.
       panel?.focus();
       return;
@@ -156,8 +164,10 @@
         ...(step === "dress" ? dressing.letters : {}),
         ...(step === "outfits" ? searched?.letters : {}),
         ...(step === "edit" ? edited?.letters.now : {}),
+        ...(step === "plan" ? planned?.letters.now : {}),
         n: () => dressed?.focusName(),
         "?": () => header?.showKeys(),
+        ...(step === "hand" ? handed?.letters.now : {}),
       },
       escape: dressing.reasons,
     });
@@ -213,6 +223,10 @@
     />
   {:else if step === "edit"}
     <EditStep {edit} name={client.name} bind:this={edited} />
+  {:else if step === "plan"}
+    <PlanStep {plans} name={client.name} words={briefWords} bind:this={planned} />
+  {:else if step === "hand"}
+    <HandStep {hand} name={client.name} bind:this={handed} />
   {:else if step === "try"}
     <TryOnStep client={held.client} {tryon} {shop} />
   {:else if step === "shop"}

@@ -12,6 +12,8 @@ export const STEPS = [
   ["records", "Records"],
   ["outfits", "Outfits"],
   ["edit", "Edit"],
+  ["plan", "Plan"],
+  ["hand", "Hand over"],
 ] as const;
 
 export type Step = (typeof STEPS)[number][0];
@@ -26,12 +28,12 @@ interface Group {
 export const GROUPS: readonly Group[] = [
   { name: "Client", steps: ["brief", "measure", "read"] },
   { name: "Pieces", steps: ["shop", "rack", "try", "edit"] },
-  { name: "Looks", steps: ["dress", "looks", "outfits"] },
-  { name: "Past", steps: ["history", "records"] },
+  { name: "Looks", steps: ["dress", "looks", "outfits", "plan"] },
+  { name: "After", steps: ["hand", "history", "records"] },
 ];
 
 /** The keys of the steps in their order: the digits, and what comes after them by its letter. */
-const KEYS = [..."1234567890", "O", "I"];
+const KEYS = [..."1234567890", "O", "I", "L", "H"];
 
 /** What a step is called, and what stands on its key. */
 export const nameOf = (step: Step): string => STEPS.find(([key]) => key === step)?.[1] ?? step;

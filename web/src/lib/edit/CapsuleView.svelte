@@ -150,7 +150,7 @@
         </li>
       {/each}
     </ul>
-    <LookRow {edit} looks={told.looks} tall={220} label="{name}: looks of the capsule" />
+    <LookRow drawings={edit.drawings} looks={told.looks} tall={220} label="{name}: looks of the capsule" />
   </div>
 {/if}
 

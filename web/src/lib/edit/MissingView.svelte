@@ -150,7 +150,12 @@
         </p>
         {#key gain.key}<InShops {edit} {gain} />{/key}
         <div class="mt-3">
-          <LookRow {edit} looks={gain.shown} tall={290} label="{name}: looks with the {gain.title}" />
+          <LookRow
+            drawings={edit.drawings}
+            looks={gain.shown}
+            tall={290}
+            label="{name}: looks with the {gain.title}"
+          />
         </div>
       </section>
     {/if}

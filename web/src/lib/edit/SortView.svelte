@@ -192,7 +192,7 @@
       {#if proposal.looks.length}
         <div class="mt-3">
           <LookRow
-            {edit}
+            drawings={edit.drawings}
             looks={proposal.looks}
             tall={250}
             label="{name}: the best looks with the {piece.title}"

@@ -3,6 +3,7 @@ import { api, ask, type Schemas } from "../api/client";
 import { sendPicture } from "../api/pictures";
 import type { History } from "../client/history.svelte";
 import type { Rack } from "../rack/rack.svelte";
+import { Drawings } from "../outfits/drawings.svelte";
 import { notice } from "../ui/notice.svelte";
 import type { Decision, Goes, View } from "./words";
 import { Work } from "./work.svelte";
@@ -11,7 +12,6 @@ export type Proposal = Schemas["ProposalOut"];
 export type EditLook = Schemas["EditLookOut"];
 export type Decided = Schemas["SortedOut"];
 export type ToBuy = Schemas["ToBuyOut"];
-type Drawn = Schemas["DrawnLookOut"];
 /** Where a piece goes, and why. */
 export interface Whither {
   word?: string;
@@ -22,20 +22,18 @@ export interface Whither {
 
 /** How often it is looked whether somebody else has decided, ms. */
 const LOOKS = 8000;
-/** How many looks are drawn with one question. */
-const AT_ONCE = 12;
 
 export class Edit {
   view = $state<View>("sort");
   decided = $state.raw<Record<string, Decided>>({});
   kit = $state.raw<Schemas["KitPieceOut"][]>([]);
   buying = $state.raw<Schemas["BuyingOut"] | null>(null);
-  drawn = $state.raw<Record<string, Drawn>>({});
   /** The piece that is being sorted, and the one that was decided last. */
   at = $state<string | null>(null);
   last = $state<string | null>(null);
   trouble = $state<string | null>(null);
   wanted = $state.raw<Schemas["CapsuleIn"]>({ pieces: 14, bought: 0, must: [], never: [] });
+  readonly drawings: Drawings;
   readonly sorting: Work<Schemas["SortingOut"]>;
   readonly gaps: Work<Schemas["GapsOut"]>;
   readonly capsule: Work<Schemas["CapsuleOut"]>;
@@ -46,6 +44,7 @@ export class Edit {
     readonly rack: Rack,
     private history: History,
   ) {
+    this.drawings = new Drawings(clientId);
     const params = this.#client;
     this.sorting = new Work(() => ask(api.POST("/api/clients/{client_id}/edit/sorting", { params })));
     this.gaps = new Work(() => ask(api.POST("/api/clients/{client_id}/edit/gaps", { params })));
@@ -380,19 +379,5 @@ export class Edit {
     const kept = Object.fromEntries(Object.entries(colours).filter(([, colour]) => colour));
     const body = { version: piece.version, piece: { ...piece.piece, ...kept } };
     await ask(api.PATCH("/api/rack/{piece_id}", { params: { path: { piece_id: id } }, body }));
-  }
-
-  /** Draw those of these looks that are not drawn yet. */
-  async draw(looks: EditLook[]): Promise<void> {
-    const wanted = looks.filter((look) => !(look.key in this.drawn)).slice(0, AT_ONCE);
-    if (!wanted.length) return;
-    const body = { looks: wanted.map((look) => look.pieces.map((piece) => piece.words)) };
-    const params = this.#client;
-    const told = await ask(api.POST("/api/clients/{client_id}/outfits/drawn", { params, body }));
-    if (!("data" in told)) return;
-    const more = wanted.flatMap((look, i) =>
-      told.data.looks[i] ? [[look.key, told.data.looks[i]] as const] : [],
-    );
-    this.drawn = { ...this.drawn, ...Object.fromEntries(more) };
   }
 }

@@ -9,6 +9,7 @@
 
   const PAGES = [
     ["/people", "People"],
+    ["/diary", "Diary"],
     ["/due", "Due"],
     ["/charts", "Size charts"],
     ["/rules", "House rules"],

@@ -4,7 +4,7 @@
 
   let { open = $bindable(false) }: { open?: boolean } = $props();
   const KEYS = [
-    ["1 … 9, 0, O, I", "the steps, Brief to Records; Outfits, Edit"],
+    ["1 … 9, 0, O, I, L, H", "the steps, Brief to Records; Outfits, Edit, Plan, Hand over"],
     ["Alt 1 … 0", "the same while a field is being typed in; Alt T and Alt U too"],
     ["T", "turn the screen to the client: numbers hidden"],
     ["U", "cm or inches"],
