@@ -206,8 +206,8 @@ class Stylist:
     def step(self, name: str) -> None:
         """Go to a step by its key, whatever has the focus."""
         steps = ("brief", "measure", "read", "shop", "rack", "try", "dress", "looks", "history", "records", "outfits",
-                 "edit")  # fmt: skip
-        self.chord(Keys.ALT, "1234567890oi"[steps.index(name)])
+                 "edit", "plan", "hand")  # fmt: skip
+        self.chord(Keys.ALT, "1234567890oilh"[steps.index(name)])
         self.wait(lambda: self.driver.current_url.endswith(f"#{name}"), f"the step {name}")
         self.find("[data-panel]")
 

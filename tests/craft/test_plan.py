@@ -16,7 +16,7 @@ from craft.look import compose
 from craft.plan.laundry import Laundry, stretches, wears_of
 from craft.plan.limits import Limits, broken
 from craft.plan.occasion import Chosen, Occasion, Option, Wearing
-from craft.plan.pool import finished, options_for, options_of_few
+from craft.plan.pool import finished, for_the_way, options_for, options_of_few
 from craft.plan.trip import Bag, pack
 from craft.plan.week import Asking, pieces_of, plan_week
 from craft.plan.weights import grams
@@ -189,6 +189,15 @@ def test_options_are_what_judging_them_says() -> None:
     more = finished(asked, leading, OWNED, week[1])
     assert more.score >= leading.score - 1e-9
     assert leading.keys <= more.keys and len(more.keys) <= len(leading.keys) + 1
+
+
+def test_a_coat_is_put_on_for_a_cold_way_and_not_for_a_warm_one() -> None:
+    asked = Asked(Body.of(Measures.of({"stature": 166})))
+    look = Option(tuple(Way(one.key, one.piece) for one in OWNED if one.key in "0 2 5"), 0.8)
+    coat = next(one for one in OWNED if one.piece.kind == "coat")
+    assert for_the_way(asked, look, OWNED, 4.0) == coat
+    assert for_the_way(asked, look, OWNED, 24.0) is None
+    assert for_the_way(asked, look, [], 4.0) is None
 
 
 def test_uses_are_counted_by_days() -> None:

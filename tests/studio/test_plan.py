@@ -144,7 +144,10 @@ def test_the_forecast_is_taken_and_what_was_typed_stays(planned: House, settings
     answer = f'{{"days": {days}}}'.replace("'", '"').encode()
     with patch("urllib.request.urlopen", return_value=BytesIO(answer)):
         told = planned.api.ask("POST", f"{path}/air", {"version": 2}).told["occasions"]
-    assert [one.get("celsius") for one in told] == [18.0, 4.0, None]
+    # An office is heated, a weekend is spent outside; the way there is in the air of the day.
+    assert [one.get("outside") for one in told] == [18.0, None, None]
+    indoors = told[0]["occasion"] == "relaxed_office"
+    assert [one.get("celsius") for one in told] == [21.0 if indoors else 18.0, 4.0, None]
     assert [one["rain"] for one in told] == [True, False, False]
     with patch("urllib.request.urlopen", return_value=BytesIO(b"<html>")):
         assert planned.api.ask("POST", f"{path}/air", {"version": 3}).status_code == 503

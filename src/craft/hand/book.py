@@ -20,20 +20,14 @@ def by_piece(cards: Sequence[tuple[str, Sequence[str]]]) -> dict[str, list[tuple
 
 
 def by_occasion(cards: Mapping[str, Sequence[str]], week: Sequence[str]) -> list[tuple[str, list[str]]]:
-    """The cards in the order of the week: under each occasion those that are for it, each card once, where it is first for; what
-    is for none stands last under “any day”.
+    """The cards in the order of the week: each once, under the occasion that it names first; what is for none of the week stands
+    last under “any day”.
 
-    >>> by_occasion({"1": ["dinner"], "2": ["office", "dinner"], "3": []}, ["office", "dinner"])
+    >>> by_occasion({"1": ["dinner", "office"], "2": ["office", "dinner"], "3": []}, ["office", "dinner"])
     [('office', ['2']), ('dinner', ['1']), ('any day', ['3'])]
     """
-    left = dict(cards)
-    found: list[tuple[str, list[str]]] = []
-    for occasion in week:
-        here = [card for card, serves in left.items() if occasion in serves]
-        if here:
-            found.append((occasion, here))
-        for card in here:
-            del left[card]
-    if left:
-        found.append(("any day", list(left)))
-    return found
+    first = {card: serves[0] for card, serves in cards.items() if serves}
+    every = dict.fromkeys([*week, *first.values()])
+    found = [(occasion, [card for card, its in first.items() if its == occasion]) for occasion in every]
+    found.append(("any day", [card for card in cards if card not in first]))
+    return [(occasion, listed) for occasion, listed in found if listed]

@@ -87,8 +87,9 @@ def card_of(outfit: Outfit, aims: Aims, called: Mapping[str, tuple[str, Source]]
 def _how(outfit: Outfit, names: Mapping[str, str]) -> Iterator[Line]:
     """How to wear it, from the body outwards."""
     yield from _beneath(outfit, names)
-    top, bottom = outfit.top, outfit.bottom
-    if top is not None and bottom is not None and top.piece.slot == "top" and top.tuck in TUCKS:
+    top = outfit.top
+    # Under a bib or a dress nothing is tucked.
+    if top is not None and outfit.look.piece("bottom") is not None and top.piece.slot == "top" and top.tuck in TUCKS:
         yield Line("tuck", TUCKS[top.tuck].format(names[top.piece.place]))
     for piece in outfit.look.pieces:
         yield from _of_piece(piece, names[piece.place])
@@ -141,9 +142,14 @@ def _of_piece(piece: Piece, name: str) -> Iterator[Line]:
 
 def _with_shoes(outfit: Outfit, name: str) -> str:
     shoes, bottom = outfit.shoes, outfit.bottom
-    heel = heel_said(shoes.heel)
+    heel = heel_said(shoes.rise_of_foot)
     told = f"With {name}, {heel}." if heel != "flat" else f"With {name}."
-    if bottom is not None and bottom.piece.row.has_legs and bottom.is_wide_hemmed and not bottom.piece.flag("cuffed"):
+    if (
+        bottom is not None
+        and bottom.piece.row.has_legs
+        and bottom.is_wide_hemmed
+        and not (bottom.cuffed or bottom.inside)
+    ):
         return f"{told} The hem is right for this shoe: a higher or lower one changes it."
     return told
 

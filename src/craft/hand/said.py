@@ -34,7 +34,7 @@ REASONS = {
     "dated": "It is a shape of today.",
     "draws_to_asset": "The eye goes where you like it to go.",
     "dress_code": "It is what is asked for there.",
-    "foot_weight_answers": "The shoe has just the weight that the rest asks for.",
+    "foot_weight_answers": "The shoe is just as strong as the rest asks for.",
     "heel_lift": "The heel lifts the whole line.",
     "hem_on_narrow_place": "The hem ends in a good place.",
     "leg_lengthened": "It makes a long leg.",
@@ -90,5 +90,5 @@ def listed(words: Iterable[str]) -> str:
 def the(title: str) -> str:
     """A title within a sentence: “the navy blazer”; a name that begins with an article keeps it."""
     first = title.split(" ")[0].casefold()
-    lowered = title if not title[:1].isupper() or title[1:2].isupper() else title[:1].lower() + title[1:]
+    lowered = title[:1].lower() + title[1:] if title[1:2].islower() else title
     return lowered if first in ("the", "a", "an", "her", "his") else f"the {lowered}"

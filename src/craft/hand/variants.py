@@ -46,6 +46,7 @@ def variant(asked: Asked, look: Look, rack: Sequence[Owned], setting: Setting) -
     it works as it is and nothing makes it plainly better.
 
     >>> from craft.body import Body, Measures
+    >>> from craft.cloth import Piece
     >>> asked = Asked(Body.of(Measures.of({"stature": 165})))
     >>> look = Look.of([{"is": "trousers", "cut": "straight"}, {"is": "blouse", "tuck": "full"}, {"is": "trainers"}])
     >>> made = variant(asked, look, [Owned("court", Piece.of({"is": "pumps"}))], Setting.of("dinner", "formal"))

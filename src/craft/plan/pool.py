@@ -6,10 +6,13 @@ from collections import Counter
 from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import replace
 
+from craft.cloth.register import insulation
 from craft.edit.steps import Steps
 from craft.judge import judge
 from craft.judge.aims import Setting
+from craft.judge.register import BEARABLE
 from craft.look import compose
+from craft.look.register import WALKING, at_ease_in
 from craft.plan.occasion import Occasion, Option
 from craft.search.best import best
 from craft.search.crew import Asked, Progress
@@ -27,6 +30,8 @@ VARIED, DIAL = 60, 0.35
 #: Of so many pieces of each place a trip is packed, and so many of the best looks that they make are weighed for an occasion.
 OF_A_TRIP = {"bottom": 7, "one_piece": 3, "top": 10, "layer": 5, "shoes": 5}
 LOOKS_OF_A_TRIP = 700
+#: What is put on to go out, by kind.
+OUTDOORS = ("coat", "jacket", "duster", "cape", "poncho")
 #: A thing worn besides is added where it raises the score by so much (W).
 RAISES = 0.015
 
@@ -121,3 +126,27 @@ def finished(asked: Asked, option: Option, besides: Sequence[Owned], occasion: O
     tried = [weighed((*option.ways, Way(one.key, one.piece))) for one in besides if one.piece.slot == "extra"]
     leading = max((one for one in tried if one.verdict == plain.verdict), key=lambda one: one.score, default=plain)
     return leading if leading.score >= plain.score + RAISES else plain
+
+
+def for_the_way(asked: Asked, option: Option, kept: Sequence[Owned], outside: float) -> Owned | None:
+    """What is put on for the way there, where the look alone is too cold outside: of what is warm enough, walking, the one that goes
+    best with it; the warmest where nothing is. None where the look is enough."""
+    look = in_order(way.piece for way in option.ways)
+    outfit = compose(asked.body, look, asked.schools)
+    slack = BEARABLE.of(outfit)
+
+    def enough(clo: float) -> bool:
+        return at_ease_in(clo, WALKING) - slack <= outside
+
+    if enough(outfit.insulation):
+        return None
+    over = [one for one in kept if one.piece.kind in OUTDOORS and one.key not in option.keys]
+    warm = [one for one in over if enough(outfit.insulation + insulation(one.piece))]
+    if not warm:
+        return max(over, key=lambda one: insulation(one.piece), default=None)
+
+    def goes(one: Owned) -> float:
+        worn = compose(asked.body, in_order((*look.pieces, one.piece)), asked.schools)
+        return judge(worn, asked.aims, asked.rules).score
+
+    return max(warm, key=goes)

@@ -4,7 +4,7 @@ a list with a date, and the turn of the season."""
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import date, timedelta
 from typing import Any, Literal
 from uuid import UUID
@@ -49,9 +49,8 @@ def due_between(member: Member, first: date, last: date) -> list[Due]:
         *_errands(member), *_links(member, first, last), *_said(member), *_measures(member), *_lists(member), *_seasons(first, last),
     ]  # fmt: skip
     now = today()
-    placed = [
-        one if one.on >= now else Due(one.kind, now, one.client_id, one.client, one.text, one.row_id) for one in found
-    ]
+    # What somebody has to do stays due; a season that has turned has turned.
+    placed = [replace(one, on=max(one.on, now)) if one.kind != "season" else one for one in found]
     return sorted((one for one in placed if first <= one.on <= last), key=lambda one: (one.on, one.kind, one.client))
 
 

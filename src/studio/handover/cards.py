@@ -174,7 +174,9 @@ class Teller:
         linked = {str(link["piece"]) for link in look.links.values()}
         others = [one for one in self.rack if one.key not in linked]
         outfit = compose(self.body, worn, self.client.ways)
-        works = set(serves(outfit, self.client.wishes, self.week))
+        # What a look is kept for it is for, whatever else is said of it there.
+        own = stored(LookFacts, look.facts).setting.occasion
+        works = {said(own or ""), *serves(outfit, self.client.wishes, self.week)}
         found = []
         for name, setting in self.week.items():
             made = None if name in works else variant(self.asked, worn, others, setting)

@@ -74,7 +74,7 @@ def card_content(card: Told, number: int) -> dict[str, Any]:
         "number": number,
         "name": card.name,
         "pieces": [
-            {"place": piece.place, "title": piece.title, "source": SOURCES[piece.source]}
+            {"place": piece.place, "title": _capital(piece.title), "source": SOURCES[piece.source]}
             for piece in pieces_told(card.card)
         ],
         "how": spoken(card.lines["how"]),
@@ -93,6 +93,10 @@ def card_content(card: Told, number: int) -> dict[str, Any]:
             for at, step in enumerate(card.card.steps)
         ],
     }
+
+
+def _capital(title: str) -> str:
+    return title[:1].upper() + title[1:]
 
 
 def _numbers(member: Member, client: Client) -> list[dict[str, Any]]:
@@ -130,7 +134,13 @@ def _buying(client: Client) -> list[dict[str, Any]]:
         for piece in readable([row.piece]):
             makes = f"makes {row.looks:,} outfits with what hangs there".replace(",", " ") if row.looks else ""
             found.append(
-                {"id": str(row.id), "title": title_of(piece), "why": row.why, "makes": makes, "when": row.when}
+                {
+                    "id": str(row.id),
+                    "title": _capital(title_of(piece)),
+                    "why": row.why,
+                    "makes": makes,
+                    "when": row.when,
+                }
             )
     return found
 
@@ -145,4 +155,4 @@ def _colours(client: Client) -> list[dict[str, Any]]:
 
 def _care(told: Sequence[Told]) -> list[dict[str, str]]:
     found = {title: care for card in told for title, care in card.care}
-    return [{"title": title, "care": care} for title, care in sorted(found.items())]
+    return [{"title": _capital(title), "care": care} for title, care in sorted(found.items())]

@@ -202,6 +202,7 @@ def _plan(row: Plan, names: Names) -> PlanOut:
                 kept=bool(held and held.get("kept")),
                 others=names.looks(held["others"]) if held else [],
                 without=[known[1] for key in row.kept_from.get(one.key, ()) if (known := names.described(key))],
+                way=known[1] if held and (known := names.described(held.get("way", ""))) else "",
                 worn=f"plan {row.id} {one.key}" in said_worn,
             )
         )

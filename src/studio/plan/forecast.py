@@ -19,8 +19,9 @@ from studio.plan.forms import OccasionForm
 PATIENCE, WET = 4.0, 1.0
 LARGEST = 200_000
 SILENT = "The forecast does not answer. Type the air yourself, or try again."
-#: What is spent in the evening is spent in air between the day's low and high: so far from the low (W).
-EVENING = 0.4
+#: What is spent in the evening is spent in air between the day's low and high: so far from the low, and by day
+#: so far; a heated room has so much, °C (W).
+EVENING, DAYTIME, ROOM = 0.4, 0.85, 21.0
 EVENINGS = ("dinner", "ceremony", "on_stage")
 
 
@@ -53,13 +54,26 @@ def air_of(place: str, first: date, days: int) -> dict[date, AirOf]:
 def with_air(occasions: Sequence[OccasionForm], air: Mapping[date, AirOf]) -> list[OccasionForm]:
     """Occasions in the forecast's air; what was typed stays as it was typed."""
     return [
-        one.model_copy(update={"celsius": _at(one, there), "rain": there.rain >= WET, "forecast": True})
+        one.model_copy(
+            update={
+                "celsius": _at(one, there),
+                "outside": _outside(one, there),
+                "rain": there.rain >= WET,
+                "forecast": True,
+            }
+        )
         if (there := air.get(one.on)) is not None and (one.celsius is None or one.forecast)
         else one
         for one in occasions
     ]
 
 
-def _at(one: OccasionForm, air: AirOf) -> float:
-    part = EVENING if one.occasion in EVENINGS else 0.85
+def _outside(one: OccasionForm, air: AirOf) -> float:
+    part = EVENING if one.occasion in EVENINGS else DAYTIME
     return float(round(air.low + part * (air.high - air.low)))
+
+
+def _at(one: OccasionForm, air: AirOf) -> float:
+    """The air that an occasion is spent in: indoors a cold day is heated, and a hot one is not cooled."""
+    outside = _outside(one, air)
+    return outside if one.read().setting.outdoors else max(outside, ROOM)

@@ -37,6 +37,8 @@ class OccasionForm(_Form):
     name: Short = ""
     celsius: Celsius | None = None
     rain: bool = False
+    #: The air outside, as the forecast has it: what the way there is in.
+    outside: Celsius | None = None
     #: Whether the air came from the forecast: what was typed stays.
     forecast: bool = False
     seen_by: list[Short] = Field(default=[], max_length=6)

@@ -18,7 +18,7 @@ from craft.edit.steps import Steps
 from craft.plan.laundry import wears_of
 from craft.plan.limits import Limits, broken
 from craft.plan.occasion import Occasion, Option, Planned, Wearing
-from craft.plan.pool import finished, options_for, options_of_few, rounded
+from craft.plan.pool import finished, for_the_way, options_for, options_of_few, rounded
 from craft.plan.trip import Packed, pack
 from craft.plan.week import Asking, plan_week
 from craft.plan.weights import grams
@@ -179,6 +179,10 @@ def _dressed(
 ) -> dict[str, Any]:
     asked, plan = wanted.wardrobe.asked, wanted.plan
     found: dict[str, Any] = {}
+    outside = {one.key: one.outside for one in occasions_of(plan.occasions)}
+    # On a trip there is only what is packed.
+    packed = {way.key for one in planned.chosen if one.option for way in one.option.ways}
+    at_hand = [one for one in kept if plan.kind != TRIP or one.key in packed]
     for number, chosen in enumerate(planned.chosen):
         occasion, option = chosen.occasion, chosen.option
         if option is not None:
@@ -194,12 +198,19 @@ def _dressed(
             ]
             found[occasion.key] = {
                 **_kept(look, asked, occasion),
+                "way": _way(asked, look, at_hand, outside.get(occasion.key)),
                 "kept": bool(was and was.get("kept")),
                 "others": [_kept(one, asked, occasion) for one in others],
             }
         if progress is not None:
             progress((number + 1) / len(planned.chosen))
     return found
+
+
+def _way(asked: Asked, look: Option, at_hand: Sequence[Owned], outside: float | None) -> str:
+    """The key of what is put on for the way there; empty where nothing is."""
+    found = for_the_way(asked, look, at_hand, outside) if outside is not None else None
+    return found.key if found else ""
 
 
 def _kept(option: Option, asked: Asked, occasion: Occasion) -> dict[str, Any]:

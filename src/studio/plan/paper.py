@@ -24,8 +24,9 @@ def plan_document(row: Plan, told: PlanOut) -> Document:
     """The days drawn four in a row, and of a trip the list to tick."""
     body = Body.of(measures_of(row.client))
     looks = {one.key: one.look for one in told.days}
+    ways = {one.key: one.way for one in told.days}
     days = [
-        {**day_told(one, looks[one.key]), "picture": _drawn(body, row, looks[one.key], f"d{number}")}
+        {**day_told(one, looks[one.key], ways[one.key]), "picture": _drawn(body, row, looks[one.key], f"d{number}")}
         for number, one in enumerate(told.occasions)
     ]
     by_key = {one.key: f"{one.on.day} {one.on:%b}" for one in told.occasions}
@@ -48,19 +49,20 @@ def _drawn(body: Body, row: Plan, look: EditLookOut | None, name: str) -> str:
     return framed_svg(picture(compose(body, worn, row.client.ways)), "", name)
 
 
-def day_told(one: OccasionForm, look: EditLookOut | None) -> dict[str, Any]:
+def day_told(one: OccasionForm, look: EditLookOut | None, way: str = "") -> dict[str, Any]:
     """A day in words."""
     where = one.name or said(one.occasion).capitalize()
     air = "" if one.celsius is None else f"{one.celsius:.0f} °C{', rain' if one.rain else ''}"
     pieces = [f"{piece.title}, {piece.how}" if piece.how else piece.title for piece in look.pieces] if look else []
+    pieces += [f"for the way: {way}"] if way else []
     return {"on": f"{one.on:%A} {one.on.day} {one.on:%B}", "name": where, "air": air, "pieces": pieces}
 
 
 def days_for_page(told: PlanOut) -> list[dict[str, Any]]:
     """A plan's days for a client's page."""
-    looks = {one.key: one.look for one in told.days}
+    days = {one.key: one for one in told.days}
     found = []
     for one in told.occasions:
-        day = day_told(one, looks[one.key])
+        day = day_told(one, days[one.key].look, days[one.key].way)
         found.append({"on": day["on"], "name": day["name"], "wears": "; ".join(day["pieces"])})
     return found

@@ -23,6 +23,8 @@ class PlanDayOut(BaseModel):
     kept: bool
     others: list[EditLookOut]
     without: list[str]
+    #: What is put on for the way there.
+    way: str
     worn: bool
 
 

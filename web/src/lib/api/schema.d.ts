@@ -7716,6 +7716,8 @@ export interface components {
              * @default false
              */
             rain: boolean;
+            /** Outside */
+            outside?: number | null;
             /**
              * Forecast
              * @default false
@@ -7762,6 +7764,8 @@ export interface components {
             others: components["schemas"]["EditLookOut"][];
             /** Without */
             without: string[];
+            /** Way */
+            way: string;
             /** Worn */
             worn: boolean;
         };

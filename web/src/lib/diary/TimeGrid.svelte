@@ -198,7 +198,9 @@
               onpointercancel={() => (drag = null)}
               onkeydown={(event) => press(event, one)}
             >
-              <span class="block leading-tight font-semibold">{one.title}</span>
+              <span class="block leading-tight font-semibold" class:truncate={one.minutes < 45}
+                >{one.title}</span
+              >
               <span class="block truncate"
                 >{clock(at.from)}{#if one.place}, {one.place}{/if}{#if one.rule}, repeats{/if}</span
               >

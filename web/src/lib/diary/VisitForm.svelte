@@ -72,6 +72,7 @@
       >day<DateField
         value={day}
         label="Day of the visit"
+        class="text-base text-walnut"
         onchange={(iso) => iso && onchange({ local: wall(iso, minutesOf(held.local)) })}
       /></label
     >

@@ -46,8 +46,13 @@
       >
     {/if}
     <div class="mt-2 flex flex-wrap items-end gap-4">
-      <label class="text-xs text-bark"
-        >until<DateField value={ends} label="The page ends on" onchange={(iso) => (ends = iso)} /></label
+      <label class="flex flex-col text-xs text-bark"
+        >until<DateField
+          value={ends}
+          class="text-base text-walnut"
+          label="The page ends on"
+          onchange={(iso) => (ends = iso)}
+        /></label
       >
       <label class="text-xs text-bark"
         >a word agreed on<input

@@ -50,7 +50,7 @@
     <h3 class="heading text-base">{on}</h3>
     {#if day.kept}<span class="text-xs text-leaf" title="Kept by hand">kept</span>{/if}
   </div>
-  <p class="text-sm">
+  <p class="min-h-[2.7em] text-sm">
     {said(occasion.occasion)}{#if air}<span class="text-bark"
         >, {temperature(occasion.celsius ?? 0, studio.unit)}{occasion.rain ? ", rain" : ""}</span
       >{/if}
@@ -83,6 +83,7 @@
     {:else}
       <p class="text-bark">Nothing planned.</p>
     {/if}
+    {#if day.way}<p class="text-bark">for the way: {day.way}</p>{/if}
     {#each day.without as title (title)}<p class="text-bark">without the {title}</p>{/each}
   </div>
   {#if !studio.turned}

@@ -87,7 +87,12 @@
           }}
         >
           <label class="block text-xs text-bark"
-            >from<DateField value={first} label="First day" onchange={(iso) => (first = iso)} /></label
+            >from<DateField
+              value={first}
+              class="text-base text-walnut"
+              label="First day"
+              onchange={(iso) => (first = iso)}
+            /></label
           >
           <label class="block text-xs text-bark"
             >days<input
@@ -315,7 +320,7 @@
   }
   .days {
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(8.4rem, 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(7.6rem, 1fr));
     gap: 1.25rem 0.75rem;
   }
   @media (max-width: 43.75em) {

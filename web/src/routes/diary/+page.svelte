@@ -29,7 +29,7 @@
       ? MONTH.format(at(diary.on))
       : diary.view === "day"
         ? DAY.format(at(diary.on))
-        : `${DAY.format(at(diary.days[0] ?? diary.on))} to ${DAY.format(at(diary.days.at(-1) ?? diary.on))}`,
+        : DAY.formatRange(at(diary.days[0] ?? diary.on), at(diary.days.at(-1) ?? diary.on)),
   );
   const VIEWS: [View, string, string][] = [
     ["day", "Day", "d"],

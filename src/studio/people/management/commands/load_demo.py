@@ -19,6 +19,7 @@ from craft.formats.rack_form import Facts, FiledPiece
 from studio.edit.services import carry
 from studio.people import demo
 from studio.people.demo_fittings import load_charts, load_fittings
+from studio.people.demo_handover import load_handover
 from studio.people.demo_looks import LOOK_FACTS
 from studio.people.demo_rack import KIT, RACKS
 from studio.people.models import Member, Studio
@@ -50,6 +51,7 @@ def load(password: str) -> Member:
     load_charts(members[0])
     for line in KIT:
         carry(members[0], uuid4(), line)
+    load_handover(members)
     return members[0]
 
 
