@@ -46,11 +46,11 @@ def done(stylist: Stylist, testid: str) -> None:
     raise AssertionError(f"{testid} was never done")
 
 
-def come_in(stylist: Stylist, name: str) -> None:
-    """A new client from a file, opened."""
+def come_in(stylist: Stylist, name: str, **more: object) -> None:
+    """A new client from a file, opened; `more` of what the file says of them."""
     readings = [{"measure": measure, "cm": cm, "taken_at": BEGAN} for measure, cm in MEASURES.items()]
     session = {"started_at": BEGAN, "ended_at": BEGAN, "ended": "finished", "protocol": "quick", "readings": readings}
-    text = json.dumps({**CLIENT, "name": name, "sessions": [session]})
+    text = json.dumps({**CLIENT, "name": name, "sessions": [session], **more})
     stylist.sign_in()
     status = stylist.driver.execute_async_script(
         """const token = document.cookie.match(/csrftoken=([^;]+)/)[1];

@@ -68,7 +68,8 @@ def options_of_few(
     must: frozenset[str] = frozenset(),
     progress: Progress | None = None,
 ) -> dict[str, list[Option]]:
-    """Looks for each occasion of a trip, by its key: those that pieces make which work in most looks on most of its occasions."""
+    """Looks for each occasion of a trip, by its key: those that pieces make which work in most looks on most of its occasions. A look
+    that is only to be watched is there where none works."""
     wish, steps = wish or Wish(), Steps(progress, (0.5, 0.5))
     worth: Counter[str] = Counter()
     many = Counter(rounded(one.setting) for one in occasions)
@@ -82,7 +83,11 @@ def options_of_few(
     found: dict[Setting, list[Option]] = {}
     for setting, search in _searched(asked, few, occasions, steps.next()):
         places = best(search.families, wish, LOOKS_OF_A_TRIP)
-        found[setting] = [_option(look) for look in map(search.found, places) if look.verdict == "works"]
+        looks = [_option(look) for look in map(search.found, places)]
+        # Where nothing works, what only just does is better than nothing.
+        found[setting] = next(
+            (of for word in ("works", "watch") if (of := [one for one in looks if one.verdict == word])), []
+        )
     return {one.key: found[rounded(one.setting)] for one in occasions}
 
 

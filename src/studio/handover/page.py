@@ -38,7 +38,8 @@ def _shown(view: View) -> View:
         response = view(request, *more, **named)
         response["Cache-Control"] = "no-store"
         response["X-Robots-Tag"] = "noindex, nofollow, noarchive"
-        response["Referrer-Policy"] = "no-referrer"
+        # No other place hears of the address; our own forms need to say whence they come.
+        response["Referrer-Policy"] = "same-origin"
         return response
 
     return answered

@@ -189,9 +189,11 @@
               data-appointment={one.id}
               role="button"
               tabindex="0"
-              aria-label="{one.title}, {head(one.local.slice(0, 10))} {clock(at.from)}, {lasts(
-                one.minutes,
-              )}{diary.clashing.has(one.key) ? ', clashes' : ''}"
+              aria-label="{one.title} {clock(at.from)}{one.place ? `, ${one.place}` : ''}{one.rule
+                ? ', repeats'
+                : ''}; {head(one.local.slice(0, 10))}, {lasts(one.minutes)}{diary.clashing.has(one.key)
+                ? ', clashes'
+                : ''}"
               onpointerdown={(event) => grab(event, one)}
               onpointermove={pull}
               onpointerup={drop}

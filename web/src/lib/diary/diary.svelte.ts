@@ -186,17 +186,21 @@ export class Diary {
   }
 
   /** Move one by hand: it stands there at once, and comes back where it could not be. */
-  async move(one: Appointment, how: Move, undo = true): Promise<void> {
-    const before = this.told;
+  move(one: Appointment, how: Move, undo = true): Promise<void> {
     this.#stand(one, how);
+    // One after the other: each is made from the version that the one before came to.
+    const done = this.#moved.then(() => this.#move(one, how, undo));
+    this.#moved = done.catch(() => undefined);
+    return done;
+  }
+  #moved: Promise<unknown> = Promise.resolve();
+
+  async #move(one: Appointment, how: Move, undo: boolean): Promise<void> {
     const params = { path: { appointment_id: one.id } };
     const occurrence = one.rule ? one.starts_at : null;
-    const body = { days: 0, minutes: 0, longer: 0, ...how, version: one.version, occurrence };
+    const body = { days: 0, minutes: 0, longer: 0, ...how, version: this.newest(one).version, occurrence };
     const told = await ask(api.PATCH("/api/appointments/{appointment_id}/move", { params, body }));
-    if ("refusal" in told) {
-      this.told = before;
-      notice.say(told.refusal.message);
-    }
+    if ("refusal" in told) notice.say(told.refusal.message);
     await this.load();
     if ("refusal" in told) return;
     this.at = told.data.key;

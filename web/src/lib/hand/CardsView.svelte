@@ -30,7 +30,7 @@
             {#if !studio.turned}
               <input
                 type="checkbox"
-                class="mr-1"
+                class="mr-1 h-6 w-6 shrink-0"
                 aria-label="{one.name} goes along"
                 checked={!hand.without.includes(one.id)}
                 onchange={(event) => hand.choose(one, event.currentTarget.checked)}

@@ -47,7 +47,7 @@
 
 <li class="day flex min-w-0 flex-col" class:here data-day={occasion.key} aria-label={called}>
   <div class="flex items-baseline justify-between gap-1">
-    <h3 class="heading text-base">{on}</h3>
+    <h2 class="heading text-base">{on}</h2>
     {#if day.kept}<span class="text-xs text-leaf" title="Kept by hand">kept</span>{/if}
   </div>
   <p class="min-h-[2.7em] text-sm">
@@ -81,7 +81,7 @@
           Only just: {day.look.reasons[0]?.title ?? ""}
         </p>{/if}
     {:else}
-      <p class="text-bark">Nothing planned.</p>
+      <p class="text-bark">{plan.weighed ? "Nothing at hand works here." : "Nothing planned."}</p>
     {/if}
     {#if day.way}<p class="text-bark">for the way: {day.way}</p>{/if}
     {#each day.without as title (title)}<p class="text-bark">without the {title}</p>{/each}
@@ -200,7 +200,7 @@
     border-top: 2px solid var(--color-walnut);
     min-height: 4.5rem;
   }
-  .day.here h3 {
+  .day.here h2 {
     color: var(--color-leaf);
   }
   .without {

@@ -12,7 +12,7 @@
 </script>
 
 <section aria-label="To pack" class="mt-6 max-w-3xl">
-  <h3 class="heading border-b-2 border-walnut pb-1 text-lg">To pack</h3>
+  <h2 class="heading border-b-2 border-walnut pb-1 text-lg">To pack</h2>
   <p class="py-1 text-sm text-bark">
     {plan.taken.length} pieces, about {(plan.grams / 1000).toFixed(1)} kg in the bag, estimated; {packed} packed.
     {plan.fewest ? "No fewer would dress every day." : "Fewer could not be ruled out in the time."}
