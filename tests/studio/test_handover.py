@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import json
 import re
 import secrets
 import uuid
@@ -363,3 +364,31 @@ def test_no_page_of_the_demo_shows_a_girth(db: None) -> None:
                     figure,
                 )
         assert not re.search(r"(bust|waist|hip|thigh|calf)[^.]{0,12}\d", told.casefold())
+
+
+def test_a_client_file_takes_cards_worn_and_visits_along(house: House, other: House, dressed: dict[str, Any]) -> None:
+    key = {"version": 1, "key": "shoes", "text": "The brown ones."}
+    house.api.ask("PATCH", f"/cards/{dressed['card']['id']}/line", key)
+    hung = dressed["hung"]
+    worn = {
+        "id": str(uuid.uuid4()),
+        "on": today().isoformat(),
+        "pieces": [hung[TEE], hung[TROUSERS]],
+        "title": "Market",
+    }
+    house.api.ask("POST", f"/clients/{house.client.id}/worn", worn)
+    visit = {
+        "id": str(uuid.uuid4()), "kind": "check", "client_id": str(house.client.id), "local": f"{today()}T10:00", "minutes": 45,
+        "zone": "Europe/Paris", "members": [house.member.pk], "rule": "FREQ=MONTHLY;COUNT=3", "note": "Bring the book.",
+    }  # fmt: skip
+    assert house.api.ask("POST", "/appointments", visit).status_code == 201
+    file = house.api.ask("GET", f"/clients/{house.client.id}/file")
+    told = file.told if file.told else json.loads(file.content)
+    made = other.api.ask("POST", "/client-files", {"text": json.dumps(told)})
+    assert made.status_code == 201, made.told
+    again = other.api.ask("GET", f"/clients/{made.told['id']}/file")
+    back = again.told if again.told else json.loads(again.content)
+    for part in ("cards", "worn", "visits"):
+        assert back[part] == told[part] and len(told[part]) == 1, part
+    bad = {**told, "visits": [{**told["visits"][0], "zone": "Atlantis/Main"}]}
+    assert other.api.ask("POST", "/client-files", {"text": json.dumps(bad)}).status_code == 422

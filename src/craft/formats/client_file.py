@@ -12,12 +12,13 @@ from pydantic import BaseModel, ConfigDict, Field, StringConstraints, Validation
 
 from craft.body.measures import MEASURES
 from craft.cloth import Piece
+from craft.diary.kinds import VisitKind
 from craft.edit.sorting import DECISIONS
 from craft.errors import NotAClientFile
 from craft.formats.brief_form import Aims, BriefForm, Said, Short
 from craft.formats.fitting_form import FiledErrand, FiledFitting, FiledTrial
 from craft.formats.look_form import FiledLook
-from craft.formats.moments import Due, Past
+from craft.formats.moments import Due, Moment, Past
 from craft.formats.rack_form import FiledPiece
 from craft.judge.renamed import liked_now, muted_now
 
@@ -107,6 +108,44 @@ class FiledToBuy(_Part):
         return Piece.of(value).described()
 
 
+class FiledCard(_Part):
+    """An outfit card: of which look, by its place in the file, and the sentences that were written anew or struck, by their keys."""
+
+    look_at: int = Field(ge=0)
+    edits: dict[
+        Annotated[str, StringConstraints(max_length=80)], Annotated[str, StringConstraints(max_length=300)]
+    ] = {}
+
+
+class FiledWorn(_Part):
+    """What was worn on a day, by places in the file's rack, and before whom."""
+
+    on: Due
+    rack_at: list[int] = Field(min_length=1, max_length=12)
+    seen_by: list[Short] = Field(default=[], max_length=6)
+    title: Short = ""
+    by_client: bool = False
+
+
+class FiledVisit(_Part):
+    """An appointment with the client: when it begins, in which zone, where, what came of it. Where it repeats, by a rule of RFC 5545."""
+
+    kind: VisitKind
+    starts_at: Moment
+    zone: Annotated[str, StringConstraints(min_length=1, max_length=40)]
+    minutes: int = Field(ge=5, le=44640)
+    title: Short = ""
+    place: Short = ""
+    travel: int = Field(default=0, ge=0, le=600)
+    buffer: int = Field(default=0, ge=0, le=600)
+    along: Short = ""
+    note: Annotated[str, StringConstraints(max_length=400)] = ""
+    rule: Annotated[str, StringConstraints(max_length=120)] = ""
+    excepted: list[Moment] = Field(default=[], max_length=400)
+    came_of: Annotated[str, StringConstraints(max_length=400)] = ""
+    done_at: Moment | None = None
+
+
 class ClientFile(_Part):
     """One client with everything recorded of them. Lengths are cm, times ISO 8601 with their zone."""
 
@@ -126,6 +165,9 @@ class ClientFile(_Part):
     apart: list[FiledApart] = Field(default=[], max_length=500)
     decided: list[FiledSorted] = Field(default=[], max_length=2000)
     buying: list[FiledToBuy] = Field(default=[], max_length=500)
+    cards: list[FiledCard] = Field(default=[], max_length=200)
+    worn: list[FiledWorn] = Field(default=[], max_length=5000)
+    visits: list[FiledVisit] = Field(default=[], max_length=2000)
 
     @model_validator(mode="after")
     def _brought_up_to_date(self) -> ClientFile:
@@ -144,6 +186,7 @@ class ClientFile(_Part):
 __all__ = [
     "ClientFile",
     "FiledApart",
+    "FiledCard",
     "FiledConsent",
     "FiledErrand",
     "FiledFitting",
@@ -154,7 +197,9 @@ __all__ = [
     "FiledSorted",
     "FiledToBuy",
     "FiledTrial",
+    "FiledVisit",
     "FiledWays",
+    "FiledWorn",
     "NotAClientFile",
     "Said",
     "read_file",

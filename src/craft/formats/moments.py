@@ -42,7 +42,15 @@ def _due(day: date) -> date:
     return day
 
 
-#: A time that something happened; a day that it did; a day that something is due.
+def _moment(when: datetime) -> datetime:
+    if when.tzinfo is None:
+        raise ValueError("a time is told with its zone, as 2026-03-01T10:00:00+01:00")
+    _due(when.date())
+    return when
+
+
+#: A time of a diary, past or to come; a time that something happened; a day that it did; a day that something is due.
+Moment = Annotated[datetime, AfterValidator(_moment)]
 Past = Annotated[datetime, AfterValidator(_past)]
 PastDay = Annotated[date, AfterValidator(_past_day)]
 Due = Annotated[date, AfterValidator(_due)]

@@ -32,8 +32,8 @@ def filed_looks(looks: Sequence[Look], rack: Sequence[Any]) -> list[FiledLook]:
     ]
 
 
-def restore_looks(member: Member, client: Client, filed: Sequence[FiledLook], hung: Sequence[RackPiece]) -> None:
-    """Looks from a file; what points outside the file is left unsaid."""
+def restore_looks(member: Member, client: Client, filed: Sequence[FiledLook], hung: Sequence[RackPiece]) -> list[Look]:
+    """Looks from a file, in its order; what points outside the file is left unsaid."""
     made = [
         Look.objects.create(
             studio_id=member.studio_id,
@@ -53,3 +53,4 @@ def restore_looks(member: Member, client: Client, filed: Sequence[FiledLook], hu
     for row, look in zip(made, filed, strict=True):
         if look.variant_of is not None and 0 <= look.variant_of < len(made):
             Look.objects.filter(pk=row.pk).update(variant_of=made[look.variant_of])
+    return made

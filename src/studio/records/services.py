@@ -17,14 +17,20 @@ from craft.units import Unit
 from studio.bodies.known import measures_of, today
 from studio.bodies.models import MeasuringSession, Reading, Withdrawal
 from studio.concurrency import hold
+from studio.diary.filing import filed_visits, restore_visits
+from studio.diary.models import Appointment
 from studio.edit.filing import filed_buying, filed_sorted, restore_edit
 from studio.fittings import filing
 from studio.fittings.models import Errand, Fitting, Trial
+from studio.handover.filing import filed_cards, restore_cards
+from studio.handover.models import Book, Letter, OutfitCard, Share
 from studio.looks.filing import filed_looks, restore_looks
 from studio.looks.models import Look
 from studio.outfits.filing import filed_apart, restore_apart
 from studio.people.models import Client, Member, Studio
 from studio.pictures.models import Picture
+from studio.plan.filing import filed_worn, restore_worn
+from studio.plan.models import Plan, Worn
 from studio.rack import services as rack
 from studio.rack.models import RackPiece
 from studio.records.handed_in import not_again, note, said_before
@@ -37,7 +43,7 @@ def file_of(member: Member, client_id: Any) -> ClientFile:
     """Everything recorded of a client, as an open file."""
     client: Client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
     sessions = MeasuringSession.objects.filter(client=client).order_by("started_at", "id")
-    looks = Look.objects.of(member).not_removed().filter(client=client).order_by("created_at", "id")
+    looks = list(Look.objects.of(member).not_removed().filter(client=client).order_by("created_at", "id"))
     hanging = list(RackPiece.objects.of(member).not_removed().filter(client=client))
     return ClientFile(
         name=client.name,
@@ -46,13 +52,16 @@ def file_of(member: Member, client_id: Any) -> ClientFile:
         brief=stored(BriefForm, client.brief),
         sessions=[_filed(session) for session in sessions.prefetch_related("readings__withdrawal")],
         ways=stored(FiledWays, client.own_ways),
-        looks=filed_looks(list(looks), [row.id for row in hanging]),
+        looks=filed_looks(looks, [row.id for row in hanging]),
         rack=[rack.filed(row) for row in hanging],
         fittings=filing.filed_of(member, client, [row.id for row in hanging]),
         errands=filing.errands_of(member, client, [row.id for row in hanging]),
         apart=filed_apart(member, client, [row.id for row in hanging]),
         decided=filed_sorted(member, client, [row.id for row in hanging]),
         buying=filed_buying(member, client),
+        cards=filed_cards(client, [look.id for look in looks]),
+        worn=filed_worn(client, [row.id for row in hanging]),
+        visits=filed_visits(client),
     )
 
 
@@ -98,11 +107,14 @@ def client_from_file(member: Member, filed: ClientFile, *, again: bool = False) 
         for session in filed.sessions:
             _restore(member, client, session)
         hung = rack.hang_filed(member, client, filed.rack)
-        restore_looks(member, client, filed.looks, hung)
+        looks = restore_looks(member, client, filed.looks, hung)
         filing.restore(member, client, filed.fittings, hung)
         filing.restore_errands(member, client, filed.errands, hung, None)
         restore_apart(member, client, filed.apart, hung)
         restore_edit(member, client, filed.decided, filed.buying, hung)
+        restore_cards(member, client, filed.cards, looks)
+        restore_worn(member, client, filed.worn, hung)
+        restore_visits(member, client, filed.visits)
         note(member, client, "file", content)
     return client
 
@@ -223,7 +235,12 @@ def _ids_of(client: Client) -> list[str]:
     errands = Errand.objects.filter(client=client).values_list("id", flat=True)
     pictures = Picture.objects.filter(client=client).values_list("id", flat=True)
     held = (readings, looks, pieces, fittings, trials, errands, pictures)
-    return [str(client.id), *(str(row) for rows in held for row in rows)]
+    more = (kind.objects.filter(client=client).values_list("id", flat=True) for kind in OF_A_CLIENT)
+    return [str(client.id), *(str(row) for rows in (*held, *more) for row in rows)]
+
+
+#: What else is kept under an identity of its own.
+OF_A_CLIENT: tuple[Any, ...] = (OutfitCard, Share, Book, Letter, Plan, Worn, Appointment)
 
 
 def _mentions(ids: list[str]) -> int:

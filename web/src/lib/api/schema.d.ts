@@ -8601,6 +8601,21 @@ export interface components {
              * @default []
              */
             buying: components["schemas"]["FiledToBuy"][];
+            /**
+             * Cards
+             * @default []
+             */
+            cards: components["schemas"]["FiledCard"][];
+            /**
+             * Worn
+             * @default []
+             */
+            worn: components["schemas"]["FiledWorn"][];
+            /**
+             * Visits
+             * @default []
+             */
+            visits: components["schemas"]["FiledVisit"][];
         };
         /**
          * FiledApart
@@ -8614,6 +8629,21 @@ export interface components {
              * @default
              */
             word: string;
+        };
+        /**
+         * FiledCard
+         * @description An outfit card: of which look, by its place in the file, and the sentences that were written anew or struck, by their keys.
+         */
+        FiledCard: {
+            /** Look At */
+            look_at: number;
+            /**
+             * Edits
+             * @default {}
+             */
+            edits: {
+                [key: string]: string;
+            };
         };
         /**
          * FiledConsent
@@ -9029,6 +9059,101 @@ export interface components {
              * @default []
              */
             errands: components["schemas"]["FiledErrand"][];
+        };
+        /**
+         * FiledVisit
+         * @description An appointment with the client: when it begins, in which zone, where, what came of it. Where it repeats, by a rule of RFC 5545.
+         */
+        FiledVisit: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "first_talk" | "measuring" | "try_on" | "edit" | "shops" | "tailor" | "hand_over" | "check" | "other" | "away";
+            /**
+             * Starts At
+             * Format: date-time
+             */
+            starts_at: string;
+            /** Zone */
+            zone: string;
+            /** Minutes */
+            minutes: number;
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Place
+             * @default
+             */
+            place: string;
+            /**
+             * Travel
+             * @default 0
+             */
+            travel: number;
+            /**
+             * Buffer
+             * @default 0
+             */
+            buffer: number;
+            /**
+             * Along
+             * @default
+             */
+            along: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Rule
+             * @default
+             */
+            rule: string;
+            /**
+             * Excepted
+             * @default []
+             */
+            excepted: string[];
+            /**
+             * Came Of
+             * @default
+             */
+            came_of: string;
+            /** Done At */
+            done_at?: string | null;
+        };
+        /**
+         * FiledWorn
+         * @description What was worn on a day, by places in the file's rack, and before whom.
+         */
+        FiledWorn: {
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /** Rack At */
+            rack_at: number[];
+            /**
+             * Seen By
+             * @default []
+             */
+            seen_by: string[];
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * By Client
+             * @default false
+             */
+            by_client: boolean;
         };
         /**
          * FilePreview
