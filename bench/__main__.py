@@ -18,7 +18,7 @@ from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
 from urllib.parse import quote
 
-from bench import against, crowd, drag, edit, engine, plan, tables
+from bench import against, crowd, drag, edit, engine, paper, plan, tables
 from bench.engine import LOOKS, timed
 from bench.visitor import Visitor
 from craft.body import Body, Measures
@@ -170,6 +170,7 @@ def main() -> None:
     tables.proof()
     edit.proof()
     plan.proof()
+    paper.proof()
     edge, figure = drag.latencies()
     say("a hem dragged in the browser, until it is there", edge, unit, "aim: p95 under 100 ms")
     say("... until figure and reasons are", figure, unit, "aim: p95 under 100 ms")

@@ -81,6 +81,36 @@ def outfits(stylist: Stylist) -> None:
     take(stylist, "outfits")
 
 
+def hand(stylist: Stylist) -> None:
+    """A week dressed, its cards, the page that a client opens, and the diary."""
+    stylist.step("plan")
+    next(button for button in stylist.all("button") if button.text == "New week").click()
+    next(button for button in stylist.all("button") if button.text == "Plan the week").click()
+    done(stylist, "plan-work")
+    stylist.wait(lambda: len(stylist.all("[data-day] svg g path")) > 150)
+    take(stylist, "plan")
+    stylist.step("hand")
+    stylist.wait(lambda: stylist.find("article img").get_property("naturalWidth"))
+    next(button for button in stylist.all("button") if button.text == "make it over").click()
+    stylist.wait(lambda: not [button for button in stylist.all("button") if "Trying" in button.text])
+    take(stylist, "hand-over")
+    stylist.find("[data-view=page]").click()
+    stylist.wait(lambda: next(b for b in stylist.all("button") if b.text == "Make the link").click() is None)
+    address = str(stylist.find("[data-testid=address]").get_attribute("href"))
+    stylist.go("/diary")
+    stylist.wait(lambda: stylist.find("[data-appointment]"))
+    # The week that holds most of what is made up about today.
+    stylist.press("]")
+    stylist.wait(lambda: len(stylist.all("[data-appointment]")) > 4)
+    stylist.find("[aria-label^='Edit at home']").send_keys(Keys.ENTER)
+    stylist.sees("Kit to bring")
+    take(stylist, "diary")
+    stylist.driver.get(address)
+    size(stylist, 390, 844)
+    stylist.find("article svg")
+    take(stylist, "client-page")
+
+
 def shoot(stylist: Stylist) -> None:
     size(stylist, 1280, 800)
     stylist.go("/sign-in")
@@ -89,14 +119,6 @@ def shoot(stylist: Stylist) -> None:
     stylist.find("main ul li")
     take(stylist, "people")
     stylist.open("Ottoline")
-    open_look(stylist, "The jeans that never work")
-    stylist.step("dress")
-    stylist.wait(lambda: len(stylist.all("[data-rail]")) > 15)
-    stylist.rest()
-    stylist.press("w")
-    stylist.wait(lambda: len(stylist.all("[data-way]")) > 2)
-    take(stylist, "mend")
-    stylist.press(Keys.ESCAPE)
     open_look(stylist, "Day in town")
     stylist.step("dress")
     stylist.rest()
@@ -110,15 +132,9 @@ def shoot(stylist: Stylist) -> None:
     stylist.wait(lambda: len(stylist.all("[data-held]")) == 3)
     take(stylist, "looks")
     next(button for button in stylist.all("button") if button.text == "Put them down").click()
-    open_look(stylist, "Rehearsal")
-    stylist.rest()
-    stylist.press("t")
-    take(stylist, "turned")
-    stylist.press("t")
     for step, shows in (
         ("brief", "textarea"),
         ("read", "[data-testid=shape]"),
-        ("history", "[data-testid=changed] li"),
     ):
         stylist.step(step)
         stylist.find(shows)
@@ -137,12 +153,6 @@ def shoot(stylist: Stylist) -> None:
     stylist.find("[data-see=hem]").send_keys("1.5")
     stylist.find("[data-decide=alter]").click()
     take(stylist, "try-on")
-    stylist.step("records")
-    stylist.find("textarea").send_keys("measure,value (cm)\nwaist,74.4\nhip,1000\nelbow grease,4")
-    stylist.tab_to("form button")
-    stylist.press(Keys.ENTER)
-    stylist.find("[data-testid=preview]")
-    take(stylist, "records")
     stylist.go("/rules")
     row = stylist.find("[data-house-rule='feet.weight']")
     stylist.driver.execute_script("arguments[0].scrollIntoView({ block: 'center' })", row)
@@ -154,6 +164,7 @@ def shoot(stylist: Stylist) -> None:
     stylist.go("/people")
     outfits(stylist)
     edit(stylist)
+    hand(stylist)
 
 
 def main() -> None:

@@ -4,6 +4,7 @@ same description the same way (web/src/lib/figure/Paint.svelte)."""
 from __future__ import annotations
 
 from collections.abc import Iterable, Sequence
+from dataclasses import replace
 from html import escape
 
 from craft.cloth.colour import hex_of
@@ -72,6 +73,11 @@ def framed_svg(
         f'<g transform="scale({scale:.5f}) translate({(margin - left) * 10:.1f} {(top + margin) * 10:.1f}) scale(1 -1)">'
         f"{painted(shapes, name)}</g></svg>"
     )
+
+
+def plainly(shapes: Iterable[Shape]) -> tuple[Shape, ...]:
+    """The shapes without weave and light: small pictures do not show them, and paper is quicker without."""
+    return tuple(replace(shape, weave=None, light=None) for shape in shapes)
 
 
 def bounds(shapes: Iterable[Shape]) -> tuple[float, float, float, float]:

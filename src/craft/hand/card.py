@@ -27,6 +27,8 @@ Source = Literal["owned", "brought", "to_buy", "described"]
 PALE = 0.85
 #: Cloth that shows what is beneath it.
 _THIN = frozenset({"thin", "linen", "sheer", "clinging"})
+#: A hem so near above the ground is cut for its shoe, cm (W).
+NEAR = 5.0
 #: Air that people dress for, °C.
 COLDEST, HOTTEST = -20, 40
 
@@ -149,6 +151,7 @@ def _with_shoes(outfit: Outfit, name: str) -> str:
         and bottom.piece.row.has_legs
         and bottom.is_wide_hemmed
         and not (bottom.cuffed or bottom.inside)
+        and 0 < bottom.falls_to < NEAR
     ):
         return f"{told} The hem is right for this shoe: a higher or lower one changes it."
     return told

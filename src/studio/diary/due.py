@@ -28,7 +28,7 @@ MEASURED_DAYS, SEASONS = (
         (10, 1, "Autumn: linen away, wool out. Does it still fit?"),
     ),
 )
-SAID = {"wore": "wore", "loved": "loved", "not_me": "says is not her:", "ticked": "has bought", "question": "asks:"}
+SAID = {"wore": "wore", "loved": "loved", "not_me": "says “not me” of", "ticked": "has bought", "question": "asks:"}
 
 
 @dataclass(frozen=True)
@@ -63,7 +63,7 @@ def _errands(member: Member) -> Iterator[Due]:
 def _links(member: Member, first: date, last: date) -> Iterator[Due]:
     rows = Share.objects.of(member).not_removed().filter(taken_back_at=None, ends_on__range=(first, last))
     for row in rows.select_related("client").defer("content"):
-        yield Due("link", row.ends_on, row.client_id, row.client.name, "Her page ends.", row.id)
+        yield Due("link", row.ends_on, row.client_id, row.client.name, "The client’s page ends.", row.id)
 
 
 def _said(member: Member) -> Iterator[Due]:

@@ -10,7 +10,7 @@ from pydantic import BaseModel
 
 from craft.advise.shopping import Number
 from craft.cloth.colour import hex_of
-from craft.draw.svg import framed_svg
+from craft.draw.svg import framed_svg, plainly
 from craft.hand.book import by_occasion, by_piece
 from craft.units import format_length
 from studio.edit.models import ToBuy
@@ -88,7 +88,7 @@ def card_content(card: Told, number: int) -> dict[str, Any]:
         "steps": [
             {
                 "text": step.text,
-                "picture": framed_svg(step.shapes, step.text, f"{name}s{at}", 400.0, (step.bottom, step.top)),
+                "picture": framed_svg(plainly(step.shapes), step.text, f"{name}s{at}", 400.0, (step.bottom, step.top)),
             }
             for at, step in enumerate(card.card.steps)
         ],

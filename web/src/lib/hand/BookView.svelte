@@ -6,7 +6,7 @@
 
   const { hand }: { hand: Hand } = $props();
   const LAYOUTS = [
-    ["week", "A book, by the days of her week"],
+    ["week", "A book, by the days of the week"],
     ["four", "Cards, four to a sheet to cut"],
   ] as const;
   const book = $derived(hand.book.told?.book_id);

@@ -107,7 +107,7 @@
           <p class="text-sm text-bark">
             {card.occasions.length
               ? `For ${card.occasions.join(", ")}`
-              : "For none of her usual days"}{#if card.air}; {temperature(card.air[0] ?? 0, studio.unit)} to {temperature(
+              : "For none of the usual days"}{#if card.air}; {temperature(card.air[0] ?? 0, studio.unit)} to {temperature(
                 card.air[1] ?? 0,
                 studio.unit,
               )}{/if}
@@ -135,7 +135,7 @@
           {#if card.mind.length}<h3 class="mt-2 text-xs text-bark">To mind</h3>{/if}
           {#each card.mind as line (line.key)}<CardLine {hand} {card} {line} />{/each}
           {#if card.steps.length}
-            <h3 class="mt-2 text-xs text-bark">The tuck, drawn on paper and on her page</h3>
+            <h3 class="mt-2 text-xs text-bark">The tuck, drawn on paper and on the page</h3>
             <ol class="list-decimal pl-5 text-sm">
               {#each card.steps as step (step)}<li>{step}</li>{/each}
             </ol>

@@ -56,7 +56,7 @@
             {#if key === "cards" && hand.cards && !studio.turned}<span class="block text-xs text-bark"
                 >{hand.cards.length}</span
               >{/if}
-            {#if key === "page" && open}<span class="block text-xs text-leaf">{open} new from her</span>{/if}
+            {#if key === "page" && open}<span class="block text-xs text-leaf">{open} new</span>{/if}
           </button>
         </li>
       {/each}

@@ -12,6 +12,7 @@
   let plan = $state("");
   let wrong = $state<string | null>(null);
   let copied = $state(false);
+  const forename = $derived(name.split(" ")[0]);
   const STATE = { open: "open", ended: "has ended", taken_back: "taken back" } as const;
 
   async function make() {
@@ -30,10 +31,10 @@
 
 <div class="two">
   <section aria-label="A new page">
-    <h2 class="heading text-2xl">Her page</h2>
+    <h2 class="heading text-2xl">{forename}’s page</h2>
     <p class="mb-2 max-w-lg text-sm text-bark">
-      A page that {name.split(" ")[0]} opens on her phone, without an account. It shows what is chosen here, as
-      it is now; take it back at any time.
+      A page that {forename} opens on a phone, without an account. It shows what is chosen here, as it is now; take
+      it back at any time.
     </p>
     <PartsField {hand} />
     {#if hand.plans.length}
@@ -68,7 +69,7 @@
     {#if wrong}<p role="alert" class="mt-1 text-madder">{wrong}</p>{/if}
     {#if hand.made}
       <div class="mt-4 border-2 border-leaf p-3" data-testid="made">
-        <p class="text-sm">This address is told once: send it, or have her phone read the code.</p>
+        <p class="text-sm">This address is told once: send it, or have a phone read the code.</p>
         <p class="flex flex-wrap items-center gap-2 py-2">
           <a
             class="break-all underline"
@@ -113,13 +114,13 @@
       {/each}
     </ul>
   </section>
-  <section aria-label="What she says">
+  <section aria-label="What {forename} says">
     <h3 class="heading border-b-2 border-walnut pb-1 text-lg">
-      What she says{#if open.length}, {open.length} new{/if}
+      What {forename} says{#if open.length}, {open.length} new{/if}
     </h3>
     {#if !hand.said.length}<p class="py-2 text-sm text-bark">
-        Nothing yet. What she taps or asks on her page stands here, and in the diary until somebody has seen
-        to it.
+        Nothing yet. What {forename} taps or asks there stands here, and in the diary until somebody has seen to
+        it.
       </p>{/if}
     <ul>
       {#each hand.said as one (one.id)}

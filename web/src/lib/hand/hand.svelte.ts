@@ -12,7 +12,7 @@ export type Said = Schemas["SaidOut"];
 export const VIEWS = [
   ["cards", "Cards"],
   ["book", "Book and paper"],
-  ["page", "Her page"],
+  ["page", "Client’s page"],
   ["letter", "Letter"],
 ] as const;
 export type View = (typeof VIEWS)[number][0];
@@ -165,7 +165,7 @@ export class Hand {
     if ("refusal" in told) return notice.say(told.refusal.message);
     this.#put(told.data);
     if (!told.data.variants.length)
-      notice.say("Nothing on the rack makes it over for another occasion of her week.");
+      notice.say("Nothing on the rack makes it over for another occasion of the week.");
   }
 
   async move(card: Card, by: number): Promise<void> {

@@ -16,7 +16,7 @@
   <p role="status" class="text-bark">Counting…</p>
 {:else if !uses.begun}
   <p class="mt-2 max-w-xl text-bark">
-    Nothing is recorded yet. Tap “worn” under a day of a plan; what the client taps on her page comes here by
+    Nothing is recorded yet. Tap “worn” under a day of a plan; what the client taps on the page comes here by
     itself.
   </p>
 {:else}
@@ -68,7 +68,7 @@
             <span
               ><span class="text-bark">{day(one.on)}</span>
               {one.pieces.join(", ")}{#if one.by_client}
-                <span class="text-xs text-leaf">told by her</span>{/if}</span
+                <span class="text-xs text-leaf">told by the client</span>{/if}</span
             >
             <button
               class="quiet shrink-0"
