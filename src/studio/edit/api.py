@@ -13,6 +13,7 @@ from craft.cloth import Piece
 from craft.cloth.words import figure_name
 from craft.draw.flats import flat_of
 from craft.edit.shape import PLACES
+from craft.plan.worn import Use
 from studio.bodies.known import measures_of
 from studio.drawings import drawn
 from studio.edit import services
@@ -41,6 +42,7 @@ from studio.edit.shapes import (
 from studio.edit.telling import Names, days_of, in_words, job_of
 from studio.outfits import services as searches
 from studio.outfits.models import DONE
+from studio.plan.wearing import used_of
 from studio.rack.naming import title_of
 from studio.requests import MemberRequest
 from studio.schemas import Refusal, words_of
@@ -59,11 +61,14 @@ def sorting(request: MemberRequest, client_id: UUID) -> Any:
     # While it is read anew, what was read last stands: nobody has to wait with a piece in the hand.
     found = row.found if row.state == DONE else services.last_found(situation.client, "sorting")
     names = _names(request, client_id)
+    used = used_of(situation.client, names.owned)
     return in_words(
         SortingOut(
             job=job_of(row),
             pieces=[
-                _proposal(key, found["pieces"][key], names) for key in found.get("order", []) if key in names.owned
+                _proposal(key, found["pieces"][key], names, used.get(key))
+                for key in found.get("order", [])
+                if key in names.owned
             ],
             orphans=[
                 OrphanOut(
@@ -93,7 +98,7 @@ def sorting(request: MemberRequest, client_id: UUID) -> Any:
     )
 
 
-def _proposal(key: str, one: Mapping[str, Any], names: Names) -> ProposalOut:
+def _proposal(key: str, one: Mapping[str, Any], names: Names, used: Use | None) -> ProposalOut:
     twin = names.described(one["twin"]) if one["twin"] else None
     return ProposalOut(
         piece_id=UUID(key),
@@ -103,6 +108,8 @@ def _proposal(key: str, one: Mapping[str, Any], names: Names) -> ProposalOut:
         share=one["share"],
         adoption=names.adoption(one["adoption"]),
         twin=twin[1] if twin else "",
+        worn_days=used.days if used else None,
+        last_worn=used.last if used else None,
         looks=names.looks(one["looks"]),
     )
 

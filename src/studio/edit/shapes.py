@@ -71,6 +71,9 @@ class ProposalOut(BaseModel):
     share: float
     adoption: AdoptionOut | None = None
     twin: str
+    #: On how many days it was worn, and the last of them; None where nothing was ever recorded for this client.
+    worn_days: int | None = None
+    last_worn: date | None = None
     looks: list[EditLookOut]
 
 

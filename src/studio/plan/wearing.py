@@ -1,9 +1,11 @@
-"""What a client says herself that she wore."""
+"""What was worn: told by a client herself, and how her pieces were used."""
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Iterable, Sequence
 
+from craft.plan.occasion import Wearing
+from craft.plan.worn import Use, uses
 from studio.bodies.known import today
 from studio.people.models import Client
 from studio.plan.models import Worn
@@ -26,3 +28,10 @@ def heard_worn(client: Client, card_id: str, title: str, pieces: Sequence[str]) 
             source=source,
             by_client=True,
         )
+
+
+def used_of(client: Client, keys: Iterable[str]) -> dict[str, Use]:
+    """How some pieces were used, by their keys; nothing where nothing was ever recorded."""
+    rows = Worn.objects.filter(client=client, removed_at=None).values_list("on", "pieces")
+    worn = [Wearing(on, frozenset(pieces)) for on, pieces in rows]
+    return {use.key: use for use in uses(keys, worn, {})} if worn else {}

@@ -6815,6 +6815,10 @@ export interface components {
             adoption?: components["schemas"]["AdoptionOut"] | null;
             /** Twin */
             twin: string;
+            /** Worn Days */
+            worn_days?: number | null;
+            /** Last Worn */
+            last_worn?: string | null;
             /** Looks */
             looks: components["schemas"]["EditLookOut"][];
         };

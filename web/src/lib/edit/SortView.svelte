@@ -5,6 +5,7 @@
   import DateField from "../ui/DateField.svelte";
   import type { Edit } from "./edit.svelte";
   import LookRow from "./LookRow.svelte";
+  import { day } from "../units";
   import { broad, DECISIONS, GOES, LEAVES, sayDecision, type Decision } from "./words";
   import Working from "./Working.svelte";
 
@@ -105,6 +106,11 @@
           <span class="text-sm text-bark">Proposed</span>
           <span class="heading text-xl {decided ? '' : 'basted'}">{sayDecision(proposal.decision)}</span>
           <span class="block">{proposal.reason}</span>
+          {#if proposal.worn_days != null}<span class="block text-sm text-bark"
+              >{proposal.worn_days
+                ? `Worn on ${proposal.worn_days} ${proposal.worn_days === 1 ? "day" : "days"}, last ${day(proposal.last_worn ?? "")}.`
+                : "Not worn since it is recorded."}</span
+            >{/if}
           {#if proposal.twin}<span class="block text-sm">Its twin: {proposal.twin}.</span>{/if}
           {#if proposal.adoption?.piece && proposal.adoption.means === "buy"}
             <button
