@@ -71,13 +71,27 @@ def framed_svg(
         f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {wide:.0f} {tall:.0f}" role="img" overflow="hidden"'
         f' aria-label="{escape(title)}"><title>{escape(title)}</title>'
         f'<g transform="scale({scale:.5f}) translate({(margin - left) * 10:.1f} {(top + margin) * 10:.1f}) scale(1 -1)">'
-        f"{painted(shapes, name)}</g></svg>"
+        f"{painted(_seen(shapes, scale), name)}</g></svg>"
     )
 
 
+#: A tile of cloth smaller than this, in units of a picture of a thousand, is no longer seen, and slow on paper.
+TOO_FINE = 4.0
+
+
+def _seen(shapes: Iterable[Shape], scale: float) -> list[Shape]:
+    """The shapes without the weaves that are too fine at a scale."""
+    return [
+        replace(shape, weave=None) if shape.weave and shape.weave.width * scale < TOO_FINE else shape
+        for shape in shapes
+    ]
+
+
 def plainly(shapes: Iterable[Shape]) -> tuple[Shape, ...]:
-    """The shapes without weave and light: small pictures do not show them, and paper is quicker without."""
-    return tuple(replace(shape, weave=None, light=None) for shape in shapes)
+    """The shapes without weave, light, folds and stitches: small pictures do not show them, and paper is quicker without."""
+    return tuple(
+        replace(shape, weave=None, light=None) for shape in shapes if shape.role not in ("fold", "fade", "stitch")
+    )
 
 
 def bounds(shapes: Iterable[Shape]) -> tuple[float, float, float, float]:
