@@ -198,6 +198,10 @@ def test_a_coat_is_put_on_for_a_cold_way_and_not_for_a_warm_one() -> None:
     assert for_the_way(asked, look, OWNED, 4.0) == coat
     assert for_the_way(asked, look, OWNED, 24.0) is None
     assert for_the_way(asked, look, [], 4.0) is None
+    # No jacket goes over a jacket.
+    jackets = [Owned(key, Piece.of({"is": "jacket", "fabric": ["leather"]})) for key in ("one", "two")]
+    dressed = Option((*look.ways, Way("one", jackets[0].piece)), 0.8)
+    assert for_the_way(asked, dressed, jackets, -5.0) is None
 
 
 def test_uses_are_counted_by_days() -> None:

@@ -18,7 +18,7 @@ from craft.search.best import best
 from craft.search.crew import Asked, Progress
 from craft.search.search import FoundLook, Search
 from craft.search.wardrobe import Breadth, Wardrobe, families_of
-from craft.search.ways import Owned, Way
+from craft.search.ways import Owned, Way, layered
 from craft.search.week import Day, by_day
 from craft.search.wish import Wish
 from craft.search.worn import in_order
@@ -145,7 +145,13 @@ def for_the_way(asked: Asked, option: Option, kept: Sequence[Owned], outside: fl
 
     if enough(outfit.insulation):
         return None
-    over = [one for one in kept if one.piece.kind in OUTDOORS and one.key not in option.keys]
+    layers = [way for way in option.ways if way.piece.slot == "layer" or way.piece.word("worn") == "over"]
+
+    def goes_over(one: Owned) -> bool:
+        way = Way(one.key, one.piece)
+        return all(any(outer == way for _, outer in layered(asked.body, (layer, way))) for layer in layers)
+
+    over = [one for one in kept if one.piece.kind in OUTDOORS and one.key not in option.keys and goes_over(one)]
     warm = [one for one in over if enough(outfit.insulation + insulation(one.piece))]
     if not warm:
         return max(over, key=lambda one: insulation(one.piece), default=None)

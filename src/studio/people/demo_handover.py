@@ -58,7 +58,7 @@ LOOKS: tuple[tuple[str, str, tuple[tuple[str, dict[str, Any]], ...]], ...] = (
         ),
     ),
 )  # fmt: skip
-#: The diary: kind, for whom (by name), in how many days, at what hour, where, by which stylist (0 or 1), and more.
+#: The diary: kind, for whom (by name), in how many working days, at what hour, where, by which stylist (0 or 1), and more.
 VISITS: tuple[tuple[VisitKind, str, int, float, str, int, dict[str, Any]], ...] = (
     ("hand_over", OWNER, 0, 10, "Hollin Row", 0, {"note": "Cards, the tailor’s bag, the buying list."}),
     ("edit", "Constance Ebbing", 1, 9.5, "4 Ferry Steps", 0, {}),
@@ -118,7 +118,7 @@ def _visits(members: list[Member]) -> None:
     names = dict(Client.objects.filter(studio=maud.studio).values_list("name", "id"))
     for kind, who, ahead, hour, place, which, more in VISITS:
         usual, told = KINDS[kind], dict(more)
-        day = _working(today() + timedelta(ahead))
+        day = _working(ahead)
         local = datetime(day.year, day.month, day.day, int(hour), round(60 * (hour % 1)))
         put_down(
             maud, uuid4(),
@@ -129,6 +129,11 @@ def _visits(members: list[Member]) -> None:
         )  # fmt: skip
 
 
-def _working(day: date) -> date:
-    """The day, or the Monday after it where it is at a weekend."""
-    return day + timedelta(max(0, 7 - day.weekday())) if day.weekday() >= 5 else day
+def _working(ahead: int) -> date:
+    """The day so many working days ahead; today, or the Monday after it, where it is none."""
+    day = today()
+    while day.weekday() >= 5:
+        day += timedelta(1)
+    for _ in range(ahead):
+        day += timedelta(3 if day.weekday() == 4 else 1)
+    return day

@@ -181,6 +181,7 @@
             <div
               class="visit"
               class:here={diary.at === one.key}
+              class:short={one.minutes < 45}
               class:clash={diary.clashing.has(one.key)}
               class:done={one.done_at}
               class:away={one.kind === "away"}
@@ -200,10 +201,9 @@
               onpointercancel={() => (drag = null)}
               onkeydown={(event) => press(event, one)}
             >
-              <span class="block leading-tight font-semibold" class:truncate={one.minutes < 45}
-                >{one.title}</span
-              >
-              <span class="block truncate"
+              <!-- A short one has one line for all of it. -->
+              <span class="leading-tight font-semibold {one.minutes < 45 ? '' : 'block'}">{one.title}</span>
+              <span class={one.minutes < 45 ? "" : "block truncate"}
                 >{clock(at.from)}{#if one.place}, {one.place}{/if}{#if one.rule}, repeats{/if}</span
               >
             </div>
@@ -264,6 +264,11 @@
     cursor: grab;
     touch-action: none;
     user-select: none;
+  }
+  .visit.short {
+    white-space: nowrap;
+    text-overflow: ellipsis;
+    line-height: 1.25;
   }
   .visit.here {
     background: var(--color-leaf-pale);

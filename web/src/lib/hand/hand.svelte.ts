@@ -28,6 +28,7 @@ export const SAYS: Record<Said["says"], string> = {
 export class Hand {
   view = $state<View>("cards");
   cards = $state.raw<Card[] | null>(null);
+  week = $state.raw<string[]>([]);
   looks = $state.raw<Schemas["LookOut"][]>([]);
   plans = $state.raw<Schemas["PlanOut"][]>([]);
   links = $state.raw<Link[]>([]);
@@ -88,7 +89,10 @@ export class Hand {
       this.loadLinks(),
     ]);
     this.trouble = "refusal" in cards ? cards.refusal.message : null;
-    if ("data" in cards) this.cards = cards.data.cards;
+    if ("data" in cards) {
+      this.cards = cards.data.cards;
+      this.week = cards.data.week;
+    }
     if ("data" in looks) this.looks = looks.data;
     if ("data" in plans) this.plans = plans.data.plans;
   }
@@ -164,8 +168,13 @@ export class Hand {
     );
     if ("refusal" in told) return notice.say(told.refusal.message);
     this.#put(told.data);
-    if (!told.data.variants.length)
-      notice.say("Nothing on the rack makes it over for another occasion of the week.");
+    if (told.data.variants.length) return;
+    const serves = told.data.occasions;
+    notice.say(
+      this.week.every((one) => serves.includes(one))
+        ? "It is right for every occasion of the week as it is."
+        : "Nothing on the rack makes it over for another occasion of the week.",
+    );
   }
 
   async move(card: Card, by: number): Promise<void> {
