@@ -45,10 +45,10 @@ from studio.outfits.shapes import (
 from studio.outfits.situation import Ask, situation_of
 from studio.people.models import Client
 from studio.rack.models import RackPiece
-from studio.rack.naming import title_of
+from studio.rack.naming import title_of, titles_of
 from studio.requests import MemberRequest
 from studio.schemas import PieceWords, answer, words_of
-from studio.stored import readable, stored
+from studio.stored import stored
 
 router = Router()
 #: How a way to wear a piece is said.
@@ -124,14 +124,14 @@ def draw(request: MemberRequest, client_id: UUID, given: ToDraw) -> Any:
 def reject(request: MemberRequest, client_id: UUID, given: ApartIn) -> Any:
     """Keep that the client rejects these pieces together: no search puts them together again."""
     row = services.reject(request.user, client_id, given.id, given.pieces, given.word)
-    return Status(201, _apart(row, _titles(row.client_id)))
+    return Status(201, _apart(row, titles_of(row.client_id)))
 
 
 @router.get("/clients/{uuid:client_id}/outfits/remembered", response=RememberedOut)
 def remembered(request: MemberRequest, client_id: UUID) -> Any:
     """What was rejected together, and what is liked in spite of a rule: each can be taken back."""
     client: Client = Client.objects.of(request.user).not_removed().get_or_404(id=client_id)
-    titles = _titles(client.id)
+    titles = titles_of(client.id)
     apart = Apart.objects.of(request.user).not_removed().filter(client=client)
     says = {rule.id: rule.says for rule in RULES}
     liked = [
@@ -153,7 +153,7 @@ def take_back(request: MemberRequest, apart_id: UUID) -> Any:
 def reject_again(request: MemberRequest, apart_id: UUID) -> Any:
     """Undo the taking back."""
     row = services.reject_again(request.user, apart_id)
-    return _apart(row, _titles(row.client_id))
+    return _apart(row, titles_of(row.client_id))
 
 
 def _apart(row: Apart, titles: Mapping[str, str]) -> ApartOut:
@@ -164,11 +164,6 @@ def _apart(row: Apart, titles: Mapping[str, str]) -> ApartOut:
         titles=[titles.get(piece, "a piece that was taken away") for piece in pieces],
         word=row.word,
     )
-
-
-def _titles(client_id: Any) -> dict[str, str]:
-    rows = RackPiece.objects.filter(client_id=client_id).values_list("id", "name", "piece")
-    return {str(row_id): name or title_of(Piece.of(piece)) for row_id, name, piece in rows if readable([piece])}
 
 
 def _counts(found: Mapping[str, Any]) -> list[PieceCountOut]:

@@ -42,10 +42,10 @@ from studio.plan.shapes import (
     WornOut,
 )
 from studio.rack.models import RackPiece
-from studio.rack.naming import title_of
+from studio.rack.naming import titles_of
 from studio.requests import MemberRequest
 from studio.schemas import Refusal, attached, file_of
-from studio.stored import readable, stored
+from studio.stored import stored
 
 router = Router()
 
@@ -150,7 +150,7 @@ def wear(request: MemberRequest, client_id: UUID, given: WornIn) -> Any:
     """Say what was worn on a day."""
     told = given.model_dump(exclude={"id", "on", "pieces"})
     row = services.wear(request.user, client_id, given.id, given.on, given.pieces, **told)
-    return Status(201, _worn(row, _titles(row.client)))
+    return Status(201, _worn(row, titles_of(row.client_id)))
 
 
 @router.delete("/worn/{uuid:worn_id}", response={204: None})
@@ -164,7 +164,7 @@ def unwear(request: MemberRequest, worn_id: UUID) -> Any:
 def wear_again(request: MemberRequest, worn_id: UUID) -> Any:
     """Undo the taking back."""
     row = services.wear_again(request.user, worn_id)
-    return _worn(row, _titles(row.client))
+    return _worn(row, titles_of(row.client_id))
 
 
 def _days(given: DaysForm) -> DaysForm:
@@ -268,18 +268,13 @@ def _taken(row: Plan, names: Names, occasions: list[OccasionForm]) -> list[Packe
     return sorted(found, key=lambda one: (-len(one.days), one.title))
 
 
-def _titles(client: Client) -> dict[str, str]:
-    rows = RackPiece.objects.filter(client=client).values_list("id", "name", "piece")
-    return {str(key): name or title_of(Piece.of(piece)) for key, name, piece in rows if readable([piece])}
-
-
 def _worn(row: Worn, titles: dict[str, str]) -> WornOut:
     pieces = [titles.get(key, "a piece that was taken away") for key in row.pieces]
     return WornOut(id=row.id, on=row.on, title=row.title, pieces=pieces, by_client=row.by_client)
 
 
 def _uses(client: Client, rows: list[Worn]) -> UsesOut:
-    titles = _titles(client)
+    titles = titles_of(client.id)
     hung = RackPiece.objects.filter(client=client, removed_at=None).values_list("id", "facts")
     facts = {str(key): stored(Facts, held) for key, held in hung if str(key) in titles}
     prices = {key: one.price for key, one in facts.items() if one.price}

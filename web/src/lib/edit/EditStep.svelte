@@ -50,7 +50,7 @@
   });
 </script>
 
-<main class="edit min-h-0 grow">
+<main class="parted min-h-0 grow">
   <nav class="panel min-h-0 overflow-y-auto py-3" aria-label="Parts of the edit" data-panel tabindex="-1">
     <ul>
       {#each views as [key, label] (key)}
@@ -91,43 +91,3 @@
     {:else}<ListsView {edit} />{/if}
   </section>
 </main>
-
-<style>
-  .edit {
-    display: grid;
-    grid-template: minmax(0, 1fr) / 12rem minmax(0, 1fr);
-  }
-  .panel {
-    border-right: 1px solid var(--color-rule);
-    outline: none;
-  }
-  .part {
-    border-left: 3px solid transparent;
-  }
-  .part:hover {
-    background: var(--color-sheet);
-  }
-  .part.here {
-    border-left-color: var(--color-leaf);
-    background: var(--color-sheet);
-    font-weight: 600;
-  }
-  @media (max-width: 43.75em) {
-    .edit {
-      display: block;
-      overflow-y: auto;
-    }
-    .panel {
-      border-right: 0;
-      border-bottom: 1px solid var(--color-rule);
-    }
-    .panel ul {
-      display: flex;
-      flex-wrap: wrap;
-    }
-    .edit > section {
-      overflow: visible;
-      padding-inline: 1rem;
-    }
-  }
-</style>

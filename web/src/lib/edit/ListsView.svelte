@@ -150,18 +150,8 @@
 </div>
 
 <style>
-  .two {
-    display: grid;
-    grid-template-columns: repeat(2, minmax(0, 1fr));
-    gap: 2.5rem;
-  }
   .basted {
     text-decoration: underline dashed var(--color-rule) 1px;
     text-underline-offset: 3px;
-  }
-  @media (max-width: 60em) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

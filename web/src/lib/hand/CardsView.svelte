@@ -163,17 +163,6 @@
     object-fit: contain;
     border-bottom: 2px solid var(--color-walnut);
   }
-  .part {
-    border-left: 3px solid transparent;
-  }
-  .part:hover {
-    background: var(--color-sheet);
-  }
-  .part.here {
-    border-left-color: var(--color-leaf);
-    background: var(--color-sheet);
-    font-weight: 600;
-  }
   @media (max-width: 75em) {
     .card {
       grid-template-columns: 11rem minmax(0, 1fr);

@@ -35,7 +35,7 @@
   };
 </script>
 
-<main class="hand min-h-0 grow">
+<main class="parted min-h-0 grow">
   <nav
     class="panel min-h-0 overflow-y-auto py-3"
     aria-label="Parts of the hand-over"
@@ -78,43 +78,3 @@
     {:else}<LetterView {hand} {name} house={studio.me?.studio.name ?? ""} />{/if}
   </section>
 </main>
-
-<style>
-  .hand {
-    display: grid;
-    grid-template: minmax(0, 1fr) / 11rem minmax(0, 1fr);
-  }
-  .panel {
-    border-right: 1px solid var(--color-rule);
-    outline: none;
-  }
-  .part {
-    border-left: 3px solid transparent;
-  }
-  .part:hover {
-    background: var(--color-sheet);
-  }
-  .part.here {
-    border-left-color: var(--color-leaf);
-    background: var(--color-sheet);
-    font-weight: 600;
-  }
-  @media (max-width: 43.75em) {
-    .hand {
-      display: block;
-      overflow-y: auto;
-    }
-    .panel {
-      border-right: 0;
-      border-bottom: 1px solid var(--color-rule);
-    }
-    .panel ul {
-      display: flex;
-      flex-wrap: wrap;
-    }
-    .hand > section {
-      overflow: visible;
-      padding-inline: 1rem;
-    }
-  }
-</style>

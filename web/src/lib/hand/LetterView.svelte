@@ -89,16 +89,3 @@
     </ul>
   </section>
 </div>
-
-<style>
-  .two {
-    display: grid;
-    grid-template-columns: repeat(2, minmax(0, 1fr));
-    gap: 2.5rem;
-  }
-  @media (max-width: 60em) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-    }
-  }
-</style>

@@ -67,7 +67,7 @@
 
 <svelte:window onkeydown={move} />
 
-<main class="plan min-h-0 grow">
+<main class="parted min-h-0 grow">
   <nav class="panel min-h-0 overflow-y-auto py-3" aria-label="Plans" data-panel tabindex="-1">
     {#if !studio.turned}
       <div class="flex flex-wrap gap-2 px-4 pb-3">
@@ -299,42 +299,9 @@
 </main>
 
 <style>
-  .plan {
-    display: grid;
-    grid-template: minmax(0, 1fr) / 13rem minmax(0, 1fr);
-  }
-  .panel {
-    border-right: 1px solid var(--color-rule);
-    outline: none;
-  }
-  .part {
-    border-left: 3px solid transparent;
-  }
-  .part:hover {
-    background: var(--color-sheet);
-  }
-  .part.here {
-    border-left-color: var(--color-leaf);
-    background: var(--color-sheet);
-    font-weight: 600;
-  }
   .days {
     display: grid;
     grid-template-columns: repeat(auto-fill, minmax(7.6rem, 1fr));
     gap: 1.25rem 0.75rem;
-  }
-  @media (max-width: 43.75em) {
-    .plan {
-      display: block;
-      overflow-y: auto;
-    }
-    .panel {
-      border-right: 0;
-      border-bottom: 1px solid var(--color-rule);
-    }
-    .plan > section {
-      overflow: visible;
-      padding-inline: 1rem;
-    }
   }
 </style>
