@@ -65,7 +65,7 @@ def proof() -> None:
         for name, of in by_occasion({str(one["number"]): one["occasions"] for one in cards}, [])
     ]
     content = {"studio": "Bench", "client": "Pia Reed", "note": "", "cards": cards, "week": week, "index": [], "numbers": [],
-               "buying": [], "colours": [], "care": [], "days": []}  # fmt: skip
+               "buying": [], "colours": [], "care": [], "days": [], "next": ""}  # fmt: skip
     document = document_of(content, "week", date(2026, 3, 2))
     pdf = pdf_of(document)
     done = time.perf_counter()

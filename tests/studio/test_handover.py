@@ -128,7 +128,7 @@ def test_cards_are_put_in_order_taken_away_and_brought_back(house: House, dresse
 def test_a_book_is_made_in_the_background(house: House, dressed: dict[str, Any], layout: str) -> None:
     asked = {
         "layout": layout, "cards": [dressed["card"]["id"]], "note": "With love",
-        "parts": {"numbers": True, "buying": True, "colours": True, "care": True},
+        "parts": {"numbers": True, "buying": True, "colours": True, "care": True, "dates": True},
     }  # fmt: skip
     ask = lambda: house.api.ask("POST", f"/clients/{house.client.id}/book", asked).told  # noqa: E731
     assert ask()["job"]["state"] == "waiting"
@@ -242,6 +242,18 @@ def test_a_client_opens_her_page_answers_and_it_comes_back(house: House, dressed
     house.api.ask("DELETE", f"/said/{asked['id']}/seen")
     assert len(house.api.ask("GET", "/said").told["said"]) == 3
     assert "You asked: Which coat?" in reads(visitor.get(page))
+
+
+def test_the_next_dates_are_told(house: House, dressed: dict[str, Any]) -> None:
+    visit = {
+        "id": str(uuid.uuid4()), "kind": "hand_over", "client_id": str(house.client.id), "local": f"{today() + timedelta(9)}T14:30",
+        "minutes": 45, "zone": "Europe/Paris", "members": [house.member.pk],
+    }  # fmt: skip
+    assert house.api.ask("POST", "/appointments", visit).status_code == 201
+    _, page = link(house, cards=[dressed["card"]["id"]], parts={"dates": True})
+    assert "Hand-over on" in reads(Visitor().get(page)) and "at 14:30." in reads(Visitor().get(page))
+    _, without = link(house, cards=[dressed["card"]["id"]])
+    assert "Hand-over on" not in reads(Visitor().get(without))
 
 
 def test_nothing_is_shown_that_was_not_chosen(house: House, dressed: dict[str, Any]) -> None:

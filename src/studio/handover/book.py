@@ -18,10 +18,10 @@ A_SHEET = 4
 INK = "#241a12"
 
 
-def document_of(content: Mapping[str, Any], layout: Layout, today: date, following: str = "") -> Document:
-    """The book of some content, laid out; `following` is what comes next, in a sentence."""
+def document_of(content: Mapping[str, Any], layout: Layout, today: date) -> Document:
+    """The book of some content, laid out."""
     cards = {card["number"]: _worded(card) for card in content["cards"]}
-    told = {**content, "today": f"{today.day} {today:%B %Y}", "next": following}
+    told = {**content, "today": f"{today.day} {today:%B %Y}"}
     if layout == "four":
         return laid_out("four.html", told | {"sheets": _sheets(list(cards.values()))})
     week = [

@@ -17,6 +17,7 @@ from studio.edit.models import ToBuy
 from studio.edit.services import last_found
 from studio.handover.cards import Teller, Told, drawn_card, pieces_told, spoken
 from studio.handover.models import OutfitCard
+from studio.handover.next import following
 from studio.people.models import Client, Member
 from studio.plan.api import plan_out
 from studio.plan.models import Plan
@@ -36,6 +37,8 @@ class Parts(BaseModel):
     buying: bool = False
     colours: bool = False
     care: bool = True
+    #: The next appointment, and what comes back from the tailor when.
+    dates: bool = False
 
 
 def content_of(
@@ -62,6 +65,7 @@ def content_of(
         "buying": _buying(client) if parts.buying else [],
         "colours": _colours(client) if parts.colours else [],
         "care": _care(told) if parts.care else [],
+        "next": following(client) if parts.dates else "",
         "days": days_for_page(plan_out(plan)) if plan is not None else [],
     }
 

@@ -67,7 +67,7 @@ def make_book(wanted: BookAsked, tell: Progress) -> dict[str, Any]:
         member = Member.objects.get(id=asked["by"])
         content = content_of(member, client, rows, Parts(**asked["parts"]), asked["note"])
     tell(0.7)
-    document = document_of(content, asked["layout"], today(), asked["following"])
+    document = document_of(content, asked["layout"], today())
     tell(0.85)
     pdf = pdf_of(document)
     tell(0.98)

@@ -7,6 +7,7 @@
     ["colours", "colours to build on"],
     ["buying", "the buying list"],
     ["care", "care"],
+    ["dates", "the next dates"],
     ["numbers", "numbers for the shop"],
   ] as const;
 </script>

@@ -246,6 +246,21 @@
               /> kg</label
             >
             <label
+              >pieces up to <input
+                class="field w-12 text-center text-walnut"
+                inputmode="numeric"
+                placeholder="any"
+                value={plan.asks.pieces ?? ""}
+                onchange={(event) =>
+                  void plans.change(plan, {
+                    asks: {
+                      ...plan.asks,
+                      pieces: Math.min(60, Math.round(Number(event.currentTarget.value)) || 0) || null,
+                    },
+                  })}
+              /></label
+            >
+            <label
               >pairs of shoes <input
                 class="field w-10 text-center text-walnut"
                 type="number"
