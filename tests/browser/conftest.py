@@ -207,7 +207,7 @@ class Stylist:
         """Go to a step by its key, whatever has the focus."""
         steps = ("brief", "measure", "read", "shop", "rack", "try", "dress", "looks", "history", "records", "outfits",
                  "edit", "plan", "hand")  # fmt: skip
-        self.chord(Keys.ALT, "1234567890oilh"[steps.index(name)])
+        self.chord(Keys.ALT, "1234567890oijq"[steps.index(name)])
         self.wait(lambda: self.driver.current_url.endswith(f"#{name}"), f"the step {name}")
         self.find("[data-panel]")
 

@@ -2,7 +2,10 @@
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import { History } from "../src/lib/client/history.svelte";
 import { Hand, type Card } from "../src/lib/hand/hand.svelte";
+import { keyOf, STEPS } from "../src/lib/client/steps";
+import { DECISIONS as SORTED } from "../src/lib/edit/words";
 import { after, Plans, todayIso, type Plan } from "../src/lib/plan/plans.svelte";
+import { DECISIONS as TRIED } from "../src/lib/tryon/form.svelte";
 import { notice } from "../src/lib/ui/notice.svelte";
 import { calls, on, refuse, reset, sent } from "./server";
 
@@ -129,6 +132,14 @@ describe("plans", () => {
     expect(plans.here?.version).toBe(5);
     expect(notice.text).toContain("It shows theirs now");
   });
+});
+
+it("gives no step a key that means something else within one", () => {
+  const steps = STEPS.map(([step]) => keyOf(step).toLowerCase());
+  const within = [...TRIED, ...SORTED].map((one) => String(one.at(-1)).toLowerCase());
+  expect(steps.filter((key) => within.includes(key))).toEqual([]);
+  // Outfits hold up with H; measuring reads again with R, skips with S.
+  expect(steps.filter((key) => "hkxdmbrswcnpveytu".includes(key))).toEqual([]);
 });
 
 it("counts days over months", () => {

@@ -33,7 +33,7 @@ export const GROUPS: readonly Group[] = [
 ];
 
 /** The keys of the steps in their order: the digits, and what comes after them by its letter. */
-const KEYS = [..."1234567890", "O", "I", "L", "H"];
+const KEYS = [..."1234567890", "O", "I", "J", "Q"];
 
 /** What a step is called, and what stands on its key. */
 export const nameOf = (step: Step): string => STEPS.find(([key]) => key === step)?.[1] ?? step;

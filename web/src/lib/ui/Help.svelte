@@ -4,7 +4,7 @@
 
   let { open = $bindable(false) }: { open?: boolean } = $props();
   const KEYS = [
-    ["1 … 9, 0, O, I, L, H", "the steps, Brief to Records; Outfits, Edit, Plan, Hand over"],
+    ["1 … 9, 0, O, I, J, Q", "the steps, Brief to Records; Outfits, Edit, Plan, Hand over"],
     ["Alt 1 … 0", "the same while a field is being typed in; Alt T and Alt U too"],
     ["T", "turn the screen to the client: numbers hidden"],
     ["U", "cm or inches"],
@@ -53,6 +53,21 @@
     ["← →", "to the piece before or after"],
     ["Ctrl Enter", "bringing in: hang every line"],
   ];
+  const PLANNING = [
+    ["← →", "to the day before or after"],
+    ["K", "keep what this day wears, or free it again"],
+    ["X", "another look for this day"],
+    ["W", "it was worn"],
+    ["N P", "handing over: the next card, the one before"],
+  ];
+  const DIARY = [
+    ["D W M", "day, week, month"],
+    ["[ ]", "earlier, later; T is today"],
+    ["N", "a new visit"],
+    ["↑ ↓ ← →", "on a visit: a quarter of an hour, a day"],
+    ["Shift ↑ ↓", "on a visit: shorter, longer"],
+    ["Enter, Delete", "on a visit: open it, take it out"],
+  ];
   const SHEETS = [
     ["Everywhere", KEYS],
     ["Measuring", MEASURING],
@@ -60,6 +75,8 @@
     ["Dressing", DRESSING],
     ["Outfits", FINDING],
     ["Edit", SORTING],
+    ["Plan and hand over", PLANNING],
+    ["Diary", DIARY],
   ] as const;
 </script>
 
