@@ -7415,7 +7415,8 @@ export interface components {
              *       "numbers": false,
              *       "buying": false,
              *       "colours": false,
-             *       "care": true
+             *       "care": true,
+             *       "dates": false
              *     }
              */
             parts: components["schemas"]["Parts"];
@@ -7450,6 +7451,11 @@ export interface components {
              * @default true
              */
             care: boolean;
+            /**
+             * Dates
+             * @default false
+             */
+            dates: boolean;
         };
         /**
          * LinkOut
@@ -7575,7 +7581,8 @@ export interface components {
              *       "numbers": false,
              *       "buying": false,
              *       "colours": false,
-             *       "care": true
+             *       "care": true,
+             *       "dates": false
              *     }
              */
             parts: components["schemas"]["Parts"];
