@@ -38,7 +38,13 @@ export class Hand {
   /** The card that is read; those chosen for the book and the page: all but these. */
   at = $state<string | null>(null);
   without = $state.raw<readonly string[]>([]);
-  parts = $state.raw<Required<Schemas["Parts"]>>({ numbers: false, buying: true, colours: true, care: true, dates: true });
+  parts = $state.raw<Required<Schemas["Parts"]>>({
+    numbers: false,
+    buying: true,
+    colours: true,
+    care: true,
+    dates: true,
+  });
   layout = $state<"week" | "four">("week");
   note = $state("");
   /** A link that was just made: its address is told once. */
