@@ -11,8 +11,11 @@ from django.core.management.base import CommandError
 
 from craft.body import Measures
 from craft.measuring.checks import check
+from studio.diary.models import Appointment
+from studio.handover.models import OutfitCard
 from studio.looks.models import Look
 from studio.people import demo
+from studio.people.demo_handover import LOOKS, VISITS
 from studio.people.models import Client, Member, Studio
 from tests.studio.conftest import PASSWORD, Api, House
 
@@ -79,7 +82,8 @@ def test_the_demo_is_loaded_once_and_is_worth_looking_at(db: None, settings: Any
         call_command("load_demo", verbosity=0)
     assert Studio.objects.count() == 2
     assert Client.objects.count() == len(demo.PEOPLE)
-    assert Look.objects.count() == sum(len(person.looks) for person in demo.PEOPLE)
+    assert Look.objects.count() == sum(len(person.looks) for person in demo.PEOPLE) + len(LOOKS)
+    assert Appointment.objects.count() == len(VISITS) and OutfitCard.objects.count() > len(LOOKS)
     member = Member.objects.get_by_natural_key("MAUD@hollinrow.example")
     assert member.check_password(PASSWORD)
 
