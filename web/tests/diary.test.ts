@@ -105,4 +105,16 @@ describe("a diary", () => {
     await diary.history.undo();
     expect(held.local).toBe("2026-03-02T10:00:00");
   });
+
+  it("takes back the last move first, though it is still on its way", async () => {
+    const diary = new Diary();
+    diary.on = "2026-03-02";
+    await diary.load();
+    await diary.move(diary.newest(visit), { minutes: 15 });
+    void diary.move(diary.newest(visit), { minutes: 30 });
+    await diary.undo("undo");
+    expect(held.local).toBe("2026-03-02T10:15:00");
+    await diary.undo("undo");
+    expect(held.local).toBe("2026-03-02T10:00:00");
+  });
 });

@@ -269,6 +269,8 @@ export class Diary {
   }
 
   async undo(way: "undo" | "redo"): Promise<void> {
+    // What is still on its way is the last thing done: it is taken back first.
+    await this.#moved;
     const name = await this.history[way]();
     notice.say(name ? `${way === "undo" ? "Took back" : "Again"}: ${name}.` : `Nothing to ${way}.`);
   }
