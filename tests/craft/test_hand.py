@@ -16,7 +16,7 @@ from craft.hand.book import by_occasion, by_piece
 from craft.hand.card import air_of, card_of, serves
 from craft.hand.said import REASONS, TUCKS, heel_said, the
 from craft.hand.variants import told, variant
-from craft.judge import RULES, Aims, judge
+from craft.judge import Aims, judge
 from craft.judge.aims import Setting
 from craft.look import Look, compose
 from craft.search.crew import Asked
@@ -82,7 +82,7 @@ def test_reasons_are_told_of_codes_that_rules_give() -> None:
         if finding.stance == "for"
     }
     told_of = set(REASONS) & given
-    assert len(told_of) >= 18 and RULES
+    assert len(told_of) >= 18
 
 
 def test_a_coat_is_for_colder_air() -> None:

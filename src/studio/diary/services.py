@@ -226,12 +226,6 @@ def title_of(row: Appointment) -> str:
     return f"{named}, {row.client.name}" if row.client else named
 
 
-def appointments_of(member: Member, client_id: Any) -> list[Appointment]:
-    """A client's appointments, by time. Raises Http404."""
-    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
-    return list(rows_of(member).filter(client=client))
-
-
 def next_of(client: Client) -> Appointment | None:
     """A client's next appointment that does not repeat."""
     begins = at_wall(datetime.combine(today(), time(0)), ZoneInfo("UTC"))

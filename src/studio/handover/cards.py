@@ -55,11 +55,6 @@ class Told:
     occasions: list[str]
     care: list[tuple[str, str]]
 
-    @property
-    def edited(self) -> bool:
-        """Whether any sentence was written anew or struck."""
-        return bool(self.row.edits)
-
 
 class Teller:
     """Tells the cards of one client: the body, the week and the rack are read once."""
@@ -149,13 +144,21 @@ class Teller:
                 "reasons": _edited(card.reasons, row.edits),
                 "mind": _edited(card.mind, row.edits),
                 "variants": _edited(
-                    [Line(f"variant:{one['occasion']}", one["text"]) for one in row.variants], row.edits
+                    [Line(f"variant:{one['occasion']}", one["text"]) for one in self.standing(row)], row.edits
                 ),
                 "own": _edited([Line("own", "")], row.edits),
             },
             occasions=list(dict.fromkeys([*([own] if own else []), *works])),
             care=self._care(look),
         )
+
+    def standing(self, row: OutfitCard) -> list[dict[str, Any]]:
+        """The variants that still hold: of the look as it is, with pieces that hang."""
+        return [
+            one
+            for one in row.variants
+            if one.get("of") == row.look.version and all(key in self.hung for key in one["pieces"])
+        ]
 
     def _care(self, look: Look) -> list[tuple[str, str]]:
         found = []
@@ -182,7 +185,8 @@ class Teller:
             made = None if name in works else variant(self.asked, worn, others, setting)
             if made is not None:
                 keys = [change.on.key for change in made.changes if change.on is not None]
-                found.append({"occasion": name, "text": told(made, name, worn, self.names, named), "pieces": keys})
+                text = told(made, name, worn, self.names, named)
+                found.append({"occasion": name, "text": text, "pieces": keys, "of": look.version})
         return found
 
 

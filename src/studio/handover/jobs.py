@@ -12,7 +12,9 @@ from typing import Any
 from django.db import transaction
 
 from craft.search.crew import Progress
-from studio.bodies.known import today
+from studio.bodies.known import measures_of, today
+from studio.edit.models import ToBuy
+from studio.edit.services import last_found
 from studio.handover.book import document_of
 from studio.handover.cards import Teller, rows_of
 from studio.handover.content import Parts, content_of
@@ -39,7 +41,11 @@ class BookAsked:
         """What the book depends on."""
         cards = [(str(row.id), row.version, str(row.look.changed_at), row.position) for row in rows_of(self.client)]
         rack = RackPiece.objects.filter(client=self.client).order_by("id").values_list("id", "version", "removed_at")
+        buying = ToBuy.objects.filter(client=self.client).order_by("id").values_list("id", "version", "removed_at")
         told = (
+            measures_of(self.client),
+            list(buying),
+            last_found(self.client, "sorting").get("colours"),
             engine(), today(), self.client.version, str(self.client.changed_at), cards, list(rack), self.client.studio.version,
             json.dumps(self.asked, sort_keys=True),
         )  # fmt: skip
@@ -56,7 +62,7 @@ def make_book(wanted: BookAsked, tell: Progress) -> dict[str, Any]:
         # What the teller reads once is read now, while the database knows whose it is.
         _ = teller.rack, teller.week, teller.names, teller.called(rows[0].look, ()) if rows else None
     for number, row in enumerate(rows):
-        if not row.variants:
+        if not teller.standing(row):
             row.variants = teller.variants(row)
             with transaction.atomic():
                 tell_studio(client.studio_id)
