@@ -148,17 +148,14 @@ def test_a_bag_holds_what_it_holds_and_no_piece_too_many() -> None:
 
 
 def test_the_heaviest_is_worn_on_the_way() -> None:
-    boots, flats = way("boots", "tall_boots"), way("flats", "flats")
-    looks = [Option((LEGS[0], top, shoes), 0.6) for top in TOPS[:2] for shoes in (boots, flats)]
-    days = [Occasion(f"{n}", MONDAY + timedelta(n), ANYWHERE) for n in range(2)]
-    both = [
-        [one for one in looks if one.ways[2].key != "flats"] + looks,
-        [one for one in looks if one.ways[2] == flats],
-    ]
-    asking = Asking(days, {"0": both[0], "1": both[1]})
-    packed = pack(asking, Bag(), {"boots": 1400.0, "flats": 450.0}, frozenset({"boots", "flats"}))
-    assert "flats" in packed.taken
-    assert packed.grams <= 450
+    weights = {"heavy": 900.0, "light": 150.0, "jeans": 650.0}
+    looks = {key: Option((way("jeans", "jeans"), way(key, "knit")), 0.6) for key in ("heavy", "light")}
+    days = week_of(2)
+    for order in (("heavy", "light"), ("light", "heavy")):
+        options = [looks[key] for key in order]
+        limits = Limits(wears={"heavy": 1, "light": 1})
+        packed = pack(Asking(days, {day.key: options for day in days}, limits), Bag(), weights, frozenset())
+        assert packed.on_the_way == ("heavy", "jeans") and packed.grams == 150
 
 
 OWNED = [
