@@ -43,7 +43,7 @@ def fill(email: str) -> uuid.UUID:
     from studio.rack.models import RackPiece
 
     chance = random.Random(7)  # noqa: S311 (a crowd, no secret)
-    member = Member.objects.get(email=email)
+    member = Member.objects.get(account__email=email)
     clients = [
         Client(studio_id=member.studio_id, name=f"{chance.choice(FIRST)} {chance.choice(LAST)} {at}", changed_by=member)
         for at in range(CLIENTS)
@@ -101,10 +101,10 @@ def queries(email: str, paths: list[str]) -> int:
     from django.test import Client as Browser
     from django.test.utils import CaptureQueriesContext
 
-    from studio.people.models import Member
+    from studio.members.models import Account
 
     browser = Browser(headers={"host": "127.0.0.1"})
-    browser.force_login(Member.objects.get(email=email), backend="studio.people.backends.MemberBackend")
+    browser.force_login(Account.objects.get(email=email))
     with CaptureQueriesContext(connection) as held:
         for path in paths:
             answer = browser.get(path)

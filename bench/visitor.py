@@ -9,6 +9,9 @@ import urllib.request
 from http.cookiejar import CookieJar
 from typing import Any
 
+#: Where accounts sign in.
+SIGN_IN = "/api/accounts/browser/v1/auth/login"
+
 
 class Visitor:
     """A signed-in stylist on a keep-alive connection's worth of requests."""
@@ -29,7 +32,7 @@ class Visitor:
         """Sign in; the token comes with being told that nobody is."""
         with contextlib.suppress(urllib.error.HTTPError):
             self.ask("GET", "/api/session")
-        self.ask("POST", "/api/session", {"email": email, "password": password})
+        self.ask("POST", SIGN_IN, {"email": email, "password": password})
 
     @staticmethod
     def last_refusal(error: urllib.error.HTTPError) -> dict[str, Any]:

@@ -109,6 +109,9 @@ def front_end_types() -> None:
         [PYTHON, "-m", "studio.openapi", "--file", file_schema],
         env=env,
     )
+    table = ROOT / "docs" / "permissions.md"
+    words = [PYTHON, "-m", "studio.openapi", "--permissions", table]
+    run("permissions", "writing down who may do what", words, env=env)
     target = WEB / "src" / "lib" / "api" / "schema.d.ts"
     run("types", "making the front end's types", ["npx", "openapi-typescript", document, "-o", target], cwd=WEB)
 

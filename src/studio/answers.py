@@ -19,7 +19,20 @@ from studio.diary.api import appointment_out
 from studio.diary.models import Appointment
 from studio.edit.lists_api import sorted_out, to_buy_out
 from studio.edit.models import Sorted, ToBuy
-from studio.errors import Again, Busy, Doubtful, NoForecast, NoPost, NoShop, Overtaken, Stale, Taken
+from studio.errors import (
+    Again,
+    Busy,
+    Doubtful,
+    NeedsSecondFactor,
+    NoForecast,
+    NoPost,
+    NoShop,
+    NoStudio,
+    NotPermitted,
+    Overtaken,
+    Stale,
+    Taken,
+)
 from studio.fittings.api import trial_out_of
 from studio.fittings.errands_api import out as errand_out
 from studio.fittings.models import Errand, Trial
@@ -28,10 +41,13 @@ from studio.handover.api import card_out
 from studio.handover.models import OutfitCard
 from studio.looks.api import look_out
 from studio.looks.models import Look
-from studio.people.api import StudioOut, client_out
+from studio.members.api import reach_out
+from studio.people.api import client_out
 from studio.people.models import Client, Studio
+from studio.people.shapes import StudioOut
 from studio.plan.api import plan_out
 from studio.plan.models import Plan
+from studio.policy import Right, may
 from studio.rack.api import piece_out
 from studio.rack.models import RackPiece
 from studio.requests import MemberRequest
@@ -42,7 +58,7 @@ SHOWN: dict[type[Model], Callable[[MemberRequest, Any], BaseModel]] = {
     RackPiece: lambda request, piece: piece_out(request, piece.id),
     Trial: trial_out_of,
     Errand: lambda request, errand: errand_out(errand),
-    Client: lambda request, client: client_out(client),
+    Client: lambda request, client: client_out(client) if may(request.user, Right.WORK) else reach_out(client),
     OutfitCard: lambda request, row: card_out(row),
     Appointment: lambda request, row: appointment_out(row),
     Plan: lambda request, row: plan_out(row),
@@ -101,6 +117,9 @@ Told = Callable[[Any, Any], dict[str, Any]]
 ANSWERS: tuple[tuple[type[Exception], int, Told], ...] = (
     (AuthenticationError, 401, lambda request, error: {"message": "Sign in to go on."}),
     (Http404, 404, lambda request, error: {"message": "This is not here, or not in your studio."}),
+    (NotPermitted, 403, lambda request, error: {"message": str(error), "field": "role"}),
+    (NeedsSecondFactor, 403, lambda request, error: {"message": str(error), "field": "second_factor"}),
+    (NoStudio, 403, lambda request, error: {"message": str(error), "field": "studio"}),
     (Stale, 409, _stale),
     (Overtaken, 409, _overtaken),
     (Taken, 409, lambda request, error: {"message": TAKEN, "field": "id"}),

@@ -7,7 +7,10 @@ from typing import Any
 from ninja import NinjaAPI
 from ninja.openapi.schema import OpenAPISchema
 
+from studio.access import Requires
 from studio.answers import answer_errors
+from studio.audit.api import router as audit
+from studio.audit.recording import record
 from studio.bodies.api import router as bodies
 from studio.charts.api import router as charts
 from studio.diary.api import router as diary
@@ -20,22 +23,23 @@ from studio.handover.api import router as handover
 from studio.handover.links_api import router as links
 from studio.looks.advice_api import router as advice
 from studio.looks.api import router as looks
+from studio.members.api import router as members
 from studio.outfits.api import router as outfits
 from studio.people.api import router as people
 from studio.pictures.api import router as pictures
 from studio.plan.api import router as plans
+from studio.policy import Right
 from studio.rack.api import router as rack
 from studio.records.api import router as records
 from studio.rules.api import router as rules
 from studio.schemas import Refusal
 from studio.shopping.api import router as shopping
-from studio.wall import MemberAuth
 
 #: What any operation may answer that is not done: whoever asks is told why, in the one shape.
 NOT_DONE = {
     "400": "It cannot be read.",
     "401": "Nobody is signed in.",
-    "403": "It was not sent by one of our own pages.",
+    "403": "It was not sent by one of our own pages, or the role of who asks does not go so far.",
     "404": "It is not here, or not in this studio.",
     "409": "It was changed meanwhile, or stands for something else, or was handed in before.",
     "413": "It is too large.",
@@ -72,8 +76,13 @@ class Described(NinjaAPI):
 
 
 #: No page of documentation: it would load scripts from elsewhere. The document itself is public.
-api = Described(title="Basilwood", version="1", auth=MemberAuth(), parser=Gate(), docs_url=None)
+api = Described(title="Basilwood", version="1", auth=Requires(Right.WORK), parser=Gate(), docs_url=None)
+for router in (people, bodies, looks, advice, rack, fittings, errands, pictures, charts, rules, shopping, outfits, edit,
+               edit_lists, handover, links, plans, diary, records, members, audit):  # fmt: skip
+    router.add_decorator(record)
 api.add_router("", people, tags=["people"])
+api.add_router("", members, tags=["members"])
+api.add_router("", audit, tags=["audit"])
 api.add_router("", bodies, tags=["bodies"])
 api.add_router("", looks, tags=["looks"])
 api.add_router("", advice, tags=["looks"])
@@ -90,7 +99,7 @@ api.add_router("", edit_lists, tags=["edit"])
 api.add_router("", handover, tags=["handover"])
 api.add_router("", links, tags=["handover"])
 api.add_router("", plans, tags=["plan"])
-api.add_router("", diary, tags=["diary"])
+api.add_router("", diary, tags=["diary"], auth=Requires(Right.DIARY))
 api.add_router("", records, tags=["records"])
 
 answer_errors(api)

@@ -34,13 +34,11 @@ def logging_config() -> dict[str, Any]:
         "formatters": {"discreet": {"()": Discreet, "format": "%(asctime)s %(levelname)s %(name)s: %(message)s"}},
         "handlers": {
             "console": {"class": "logging.StreamHandler", "formatter": "discreet"},
-            "nowhere": {"class": "logging.NullHandler"},
         },
         "root": {"handlers": ["console"], "level": "WARNING"},
         "loggers": {
             "django": {"handlers": ["console"], "level": "WARNING", "propagate": False},
             # What was refused is told to whoever asked, and is no news.
             "django.request": {"handlers": ["console"], "level": "ERROR", "propagate": False},
-            "axes": {"handlers": ["nowhere"], "propagate": False},
         },
     }

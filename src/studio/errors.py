@@ -18,6 +18,22 @@ class NotAllowed(InvalidInput):
     """A measuring session may not begin or go on: no consent, no guardian, or nobody opened one."""
 
 
+class NotPermitted(Exception):
+    """The role of who asks has no right to this; the message says so."""
+
+
+class NoStudio(Exception):
+    """Somebody is signed in who works in no studio, or in another than the screen shows; the message says what to do."""
+
+
+class NeedsSecondFactor(Exception):
+    """The studio asks for a second factor and this account has none yet."""
+
+
+class NotInvited(InvalidInput):
+    """An invitation or a change of who works here that cannot be; the message says why."""
+
+
 class NotTried(InvalidInput):
     """A trial that cannot be logged as it is; the message says why."""
 

@@ -1,5 +1,5 @@
 """Write the interface's OpenAPI document, as it is served at /api/openapi.json, to a file; with
-`--file`, the JSON Schema of the client file."""
+`--file`, the JSON Schema of the client file; with `--permissions`, who may do what."""
 
 from __future__ import annotations
 
@@ -20,6 +20,17 @@ def document() -> str:
     return json.dumps(api.get_openapi_schema(), indent=1)
 
 
+def permissions() -> str:
+    """Every operation by every role, as Markdown."""
+    import django
+
+    django.setup()
+    from studio.permissions import table
+
+    return table()
+
+
+WRITTEN = {"--file": lambda: json.dumps(schema(), indent=1) + "\n", "--permissions": permissions}
 if __name__ == "__main__":
-    written = json.dumps(schema(), indent=1) + "\n" if sys.argv[1] == "--file" else document()
+    written = WRITTEN.get(sys.argv[1], document)()
     Path(sys.argv[-1]).write_text(written, encoding="utf-8")

@@ -10,6 +10,9 @@ from django.apps import apps
 from django.db import models, transaction
 from django.http import Http404
 
+from studio.policy import seen_by
+from studio.touched import touch
+
 if TYPE_CHECKING:
     from studio.people.models import Client, Member
 
@@ -22,8 +25,13 @@ class StudioQuerySet(models.QuerySet[Any]):
     """Rows of one studio. Use `of` first: it is the only door the API has to the rows."""
 
     def of(self, member: Member) -> Self:
-        """Only the rows of the member's own studio."""
-        return self.filter(studio_id=member.studio_id)
+        """Only the rows of the member's own studio, and of clients who are open to them."""
+        rows = self.filter(studio_id=member.studio_id)
+        path = getattr(self.model, "client_path", "")
+        if not path and self.model._meta.label != "people.Client":
+            return rows
+        open_to = seen_by(member, path)
+        return rows if open_to is None else rows.filter(open_to)
 
     def of_kept_clients(self) -> Self:
         """Rows whose client was not removed; rows of no client all the same."""
@@ -39,6 +47,7 @@ class StudioQuerySet(models.QuerySet[Any]):
         row = self.filter(**which).first()
         if row is None:
             raise Http404
+        touch(row)
         return row
 
     def locked_or_404(self, **which: Any) -> Any:
@@ -48,8 +57,9 @@ class StudioQuerySet(models.QuerySet[Any]):
 
     def _hold_client(self, **which: Any) -> None:
         path = getattr(self.model, "client_path", "")
-        if path:
-            hold_client(self.filter(**which).values_list(f"{path}_id", flat=True).first())
+        held = self.filter(**which).values_list(f"{path}_id", flat=True).first() if path else None
+        if held is not None:
+            hold_client(held)
 
     def soft_delete(self, member: Member, **which: Any) -> None:
         """Remove one kept row of the member's studio; it can be brought back. Raises Http404."""
@@ -73,6 +83,7 @@ def hold_client(client_id: Any) -> Client:
     held: Client | None = rows.filter(pk=client_id).select_for_update(of=("self",), no_key=True).first()
     if held is None:
         raise Http404
+    touch(held)
     return held
 
 

@@ -3,16 +3,11 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from datetime import UTC, datetime, timedelta
-from typing import Any
 
-from axes.models import AccessFailureLog
 from django.conf import settings
 from django.http import HttpRequest, HttpResponse, JsonResponse
 
 Answer = Callable[[HttpRequest], HttpResponse]
-#: So many misses of one place within so long, whatever the addresses, and nothing more is tried from there.
-MOST_MISSES, WITHIN = 20, timedelta(minutes=15)
 
 
 def headers(get_response: Answer) -> Answer:
@@ -36,24 +31,10 @@ def csrf_failure(request: HttpRequest, reason: str = "") -> JsonResponse:
     )
 
 
-def locked_out(request: HttpRequest, response: Any = None, credentials: Any = None, **more: Any) -> JsonResponse:
-    """Too many misses at sign-in from one place: say how long to wait."""
-    told = {"message": "Too many tries. Wait a quarter of an hour, then try again.", "field": "password"}
-    return JsonResponse(told, status=429)
-
-
 def place_of(request: HttpRequest) -> str:
     """The network address a request comes from: as the outermost proxy of ours heard it, where there are any."""
     heard = request.headers.get("X-Forwarded-For", "") if settings.PROXIES else ""
     told = [one.strip() for one in heard.split(",") if one.strip()]
     return (
         told[-settings.PROXIES] if len(told) >= max(settings.PROXIES, 1) else str(request.META.get("REMOTE_ADDR", ""))
-    )
-
-
-def too_many_misses(request: HttpRequest) -> bool:
-    """Whether one place has missed so often that no password from there is looked at for now: looking costs time."""
-    since = datetime.now(UTC) - WITHIN
-    return bool(
-        AccessFailureLog.objects.filter(ip_address=place_of(request), attempt_time__gt=since).count() >= MOST_MISSES
     )

@@ -24,7 +24,13 @@ INSTALLED_APPS = [
     "django.contrib.auth",
     "django.contrib.contenttypes",
     "django.contrib.sessions",
-    "axes",
+    # Before allauth: its letters are in our words where we have some.
+    "studio.members",
+    "allauth",
+    "allauth.account",
+    "allauth.mfa",
+    "allauth.headless",
+    "allauth.usersessions",
     "csp",
     "procrastinate.contrib.django",
     "studio.people",
@@ -40,6 +46,7 @@ INSTALLED_APPS = [
     "studio.plan",
     "studio.diary",
     "studio.records",
+    "studio.audit",
 ]
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",
@@ -51,7 +58,7 @@ MIDDLEWARE = [
     "django.middleware.common.CommonMiddleware",
     "django.middleware.csrf.CsrfViewMiddleware",
     "django.contrib.auth.middleware.AuthenticationMiddleware",
-    "axes.middleware.AxesMiddleware",
+    "allauth.account.middleware.AccountMiddleware",
     "django.middleware.clickjacking.XFrameOptionsMiddleware",
 ]
 ROOT_URLCONF = "studio.urls"
@@ -73,8 +80,8 @@ DATABASES = {
 }
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
 
-AUTH_USER_MODEL = "people.Member"
-AUTHENTICATION_BACKENDS = ["axes.backends.AxesStandaloneBackend", "studio.people.backends.MemberBackend"]
+AUTH_USER_MODEL = "members.Account"
+AUTHENTICATION_BACKENDS = ["allauth.account.auth_backends.AuthenticationBackend"]
 AUTH_PASSWORD_VALIDATORS = [
     {"NAME": "django.contrib.auth.password_validation.MinimumLengthValidator", "OPTIONS": {"min_length": 12}},
     {"NAME": "django.contrib.auth.password_validation.CommonPasswordValidator"},
@@ -84,19 +91,34 @@ PASSWORD_HASHERS = [
     "django.contrib.auth.hashers.Argon2PasswordHasher",
     "django.contrib.auth.hashers.PBKDF2PasswordHasher",
 ]
-# Sign-in is slowed after five misses of one address from one place, for a quarter of an hour; and of one place after
-# twenty, whatever the addresses (studio.security).
-AXES_USERNAME_FORM_FIELD = "username"
-AXES_FAILURE_LIMIT = 5
-AXES_COOLOFF_TIME = 0.25
-AXES_LOCKOUT_PARAMETERS = [["username", "ip_address"]]
-AXES_RESET_ON_SUCCESS = True
-AXES_VERBOSE = False
-AXES_DISABLE_ACCESS_LOG = True
-AXES_ENABLE_ACCESS_FAILURE_LOG = True
-AXES_CLIENT_IP_CALLABLE = "studio.security.place_of"
 PROXIES = HERE.proxies
-AXES_LOCKOUT_CALLABLE = "studio.security.locked_out"
+# Accounts are django-allauth's (studio.members.adapter says what of it is ours). Sign-in is slowed after five misses of one
+# address from one place, and of one place after twenty, whatever the addresses; they are counted in the database, so that every
+# server counts the same.
+ACCOUNT_ADAPTER = "studio.members.adapter.AccountAdapter"
+ACCOUNT_LOGIN_METHODS = {"email"}
+ACCOUNT_SIGNUP_FIELDS = ["email*", "password1*"]
+ACCOUNT_USER_MODEL_USERNAME_FIELD = None
+ACCOUNT_EMAIL_VERIFICATION = "mandatory"
+ACCOUNT_EMAIL_NOTIFICATIONS = True
+ACCOUNT_EMAIL_SUBJECT_PREFIX = ""
+ACCOUNT_RATE_LIMITS = {"login_failed": "20/15m/ip,5/15m/key"}
+ACCOUNT_SESSION_REMEMBER = True
+HEADLESS_ONLY = True
+HEADLESS_CLIENTS = ["browser"]
+HEADLESS_FRONTEND_URLS = {
+    "account_confirm_email": "/confirm?key={key}",
+    "account_reset_password": "/forgotten",
+    "account_reset_password_from_key": "/forgotten?key={key}",
+    "account_signup": "/sign-in",
+}
+MFA_ADAPTER = "studio.members.adapter.SecondFactorAdapter"
+MFA_SUPPORTED_TYPES = ["totp", "webauthn", "recovery_codes"]
+MFA_PASSKEY_LOGIN_ENABLED = True
+MFA_TOTP_ISSUER = "Basilwood"
+# A passkey needs a name that browsers take for safe: TLS, or localhost.
+MFA_WEBAUTHN_ALLOW_INSECURE_ORIGIN = not HERE.tls
+CACHES = {"default": {"BACKEND": "django.core.cache.backends.db.DatabaseCache", "LOCATION": "members_counted"}}
 
 SESSION_ENGINE = "studio.people.sessions"
 SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = SECURE_SSL_REDIRECT = HERE.tls
@@ -129,6 +151,7 @@ CONTENT_SECURITY_POLICY = {
 # A request body larger than this is refused: the largest honest one is a client file.
 DATA_UPLOAD_MAX_MEMORY_SIZE = 4 * 1024 * 1024
 
+TEMPLATES = [{"BACKEND": "django.template.backends.django.DjangoTemplates", "APP_DIRS": True}]
 STATIC_URL = "/static/"
 WHITENOISE_ROOT = WEB_BUILD if WEB_BUILD.is_dir() else None
 WHITENOISE_INDEX_FILE = False

@@ -5,7 +5,7 @@ from __future__ import annotations
 from django.conf import settings
 from django.db import transaction
 from django.http import HttpRequest, HttpResponse
-from django.urls import path, re_path
+from django.urls import include, path, re_path
 from django.views.decorators.http import require_safe
 
 from studio.api import api
@@ -35,6 +35,7 @@ for operation in interface[0]:
     if getattr(operation, "name", "") in BY_THEMSELVES:
         transaction.non_atomic_requests(operation.callback)
 urlpatterns = [
+    path("api/accounts/", include("allauth.headless.urls")),
     path("api/", interface),
     *pages_for_clients,
     *feeds,

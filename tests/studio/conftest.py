@@ -13,7 +13,9 @@ import pytest
 from django.db import connection
 from django.test import Client as Browser
 
+from studio.members.services import add_member
 from studio.people.models import Client, Member, Studio
+from studio.policy import Role
 from studio.scoping import SETTING
 from studio.wall import SERVING
 
@@ -86,11 +88,23 @@ class House:
         return self.api.ask("POST", f"/clients/{self.client.id}/looks", body)
 
 
+def signed_in(member: Member) -> Browser:
+    """A browser in which a member is signed in."""
+    browser = Browser()
+    browser.force_login(member.account)
+    return browser
+
+
+def joined(house: House, email: str, name: str, role: Role) -> House:
+    """Somebody else of the same studio, signed in, at the same client."""
+    member = add_member(house.member.studio, email, name, PASSWORD, role)
+    return House(member, house.client, Api(signed_in(member)))
+
+
 def furnish(name: str, email: str) -> House:
     studio = Studio.objects.create(name=name)
-    member = Member.objects.create_member(studio, email, "Ada Stitch", PASSWORD)
-    browser = Browser()
-    browser.force_login(member, backend="studio.people.backends.MemberBackend")
+    member = add_member(studio, email, "Ada Stitch", PASSWORD, Role.OWNER)
+    browser = signed_in(member)
     client = Client.objects.create(studio=studio, name="Pia Reed")
     return House(member, client, Api(browser))
 

@@ -114,7 +114,7 @@ def test_a_word_that_is_not_known_is_refused_where_it_stands(house: House, piece
 def test_an_answer_says_lengths_as_the_studio_does(house: House) -> None:
     look = [{"is": "jeans", "inseam_cm": 84, "hem": None}, {"is": "tee", "tuck": "full"}, {"is": "flats"}]
     in_cm = asked(house, "assess", look)
-    house.api.ask("PATCH", "/studio", {"version": 1, "unit": "in"})
+    house.api.ask("PATCH", "/studio/desk", {"version": 1, "unit": "in"})
     in_inches = asked(house, "assess", look)
     assert [f["rule"] for f in in_cm["findings"]] == [f["rule"] for f in in_inches["findings"]]
     assert in_cm["edges"] == in_inches["edges"]

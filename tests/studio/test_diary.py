@@ -12,7 +12,7 @@ import pytest
 from studio.bodies.known import today
 from studio.diary.calendars import read_calendar
 from studio.diary.models import Appointment, Feed
-from studio.people.models import Member
+from studio.members.services import add_member
 from tests.studio.conftest import House
 from tests.studio.test_handover import Visitor
 
@@ -113,7 +113,7 @@ def test_clashes_and_ways_that_are_too_short_are_told(house: House) -> None:
 
 
 def test_free_time_of_two(house: House) -> None:
-    second = Member.objects.create_member(house.member.studio, "eve@alder.example", "Eve Loom", "willow-basket-42")
+    second = add_member(house.member.studio, "eve@alder.example", "Eve Loom", "willow-basket-42")
     day = (today() + timedelta(14)).isoformat()
     put(house, f"{day}T09:00", minutes=240)
     put(house, f"{day}T13:00", minutes=240, members=[second.pk])

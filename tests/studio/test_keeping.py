@@ -98,10 +98,10 @@ def test_sentences_come_in_the_studios_unit_and_schools_change_them(house: House
     pieces = {"pieces": [{"is": "jeans", "hem": "ankle"}, {"is": "tee", "tuck": "full"}]}
     path = f"/clients/{house.client.id}/assess"
     assert " cm" in house.api.ask("POST", path, pieces).content.decode()
-    assert house.api.ask("PATCH", "/studio", {"version": 1, "unit": "in"}).told["unit"] == "in"
+    assert house.api.ask("PATCH", "/studio/desk", {"version": 1, "unit": "in"}).told["unit"] == "in"
     told = house.api.ask("POST", path, pieces)
     assert " in " in told.content.decode() and " cm" not in " ".join(f["text"] for f in told.told["findings"])
-    stale = house.api.ask("PATCH", "/studio", {"version": 1, "unit": "cm"})
+    stale = house.api.ask("PATCH", "/studio/desk", {"version": 1, "unit": "cm"})
     assert stale.status_code == 409 and stale.told["current"]["unit"] == "in"
     bands = []
     for naming in ("navel_is_mid", "navel_is_high"):

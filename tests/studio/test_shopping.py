@@ -79,7 +79,7 @@ def test_a_pasted_description_is_placed_and_what_is_no_figure_is_said(house: Hou
 
 def test_sentences_are_said_in_the_studios_unit(house: House) -> None:
     path = measured(house)
-    house.api.ask("PATCH", "/studio", {"version": 1, "unit": "in"})
+    house.api.ask("PATCH", "/studio/desk", {"version": 1, "unit": "in"})
     reasons = " ".join(number["reason"] for number in house.api.ask("GET", path).told["numbers"])
     assert " in " in reasons and " cm" not in reasons
     told = house.api.ask("POST", f"{path}/place", {"text": "jeans inseam 30"}).told

@@ -25,6 +25,8 @@ from craft.judge.renamed import liked_now, muted_now
 FORMAT: Literal["basilwood-client"] = "basilwood-client"
 #: Version 2 knows rules by ids of their own; version 1 is still read.
 VERSION: Literal[2] = 2
+#: So many entries of who saw what go along.
+SEEN = 20_000
 
 
 class _Part(BaseModel):
@@ -51,6 +53,28 @@ class FiledConsent(_Part):
     agreed: list[Short] = Field(default=[], max_length=10)
     present: Short = ""
     guardian: Short = ""
+    #: What was agreed to, word for word as it was read to the client.
+    texts: list[Annotated[str, StringConstraints(max_length=400)]] = Field(default=[], max_length=10)
+
+
+class FiledReach(_Part):
+    """How the client is reached."""
+
+    email: Annotated[str, StringConstraints(max_length=254)] = ""
+    phone: Annotated[str, StringConstraints(max_length=40)] = ""
+    address: Annotated[str, StringConstraints(max_length=300)] = ""
+    prefers: Short = ""
+
+
+class FiledSeen(_Part):
+    """Who saw or did what of the client, and from where. It is told and never taken in: it is the record of the house it was
+    made in."""
+
+    at: Moment
+    by: Annotated[str, StringConstraints(max_length=120)] = ""
+    did: Annotated[str, StringConstraints(max_length=120)]
+    place: Annotated[str, StringConstraints(max_length=45)] = ""
+    device: Annotated[str, StringConstraints(max_length=60)] = ""
 
 
 class FiledSession(_Part):
@@ -156,6 +180,7 @@ class ClientFile(_Part):
     aims: Aims = Aims()
     brief: BriefForm = BriefForm()
     ways: FiledWays = FiledWays()
+    reach: FiledReach = FiledReach()
     sessions: list[FiledSession] = Field(default=[], max_length=500)
     looks: list[FiledLook] = Field(default=[], max_length=500)
     rack: list[FiledPiece] = Field(default=[], max_length=2000)
@@ -168,6 +193,8 @@ class ClientFile(_Part):
     cards: list[FiledCard] = Field(default=[], max_length=200)
     worn: list[FiledWorn] = Field(default=[], max_length=5000)
     visits: list[FiledVisit] = Field(default=[], max_length=2000)
+    #: Who saw what, the last first; the newest alone where there is more.
+    seen: list[FiledSeen] = Field(default=[], max_length=SEEN)
 
     @model_validator(mode="after")
     def _brought_up_to_date(self) -> ClientFile:
@@ -192,7 +219,9 @@ __all__ = [
     "FiledFitting",
     "FiledLook",
     "FiledPiece",
+    "FiledReach",
     "FiledReading",
+    "FiledSeen",
     "FiledSession",
     "FiledSorted",
     "FiledToBuy",

@@ -11,6 +11,7 @@ from craft.body.measures import SIDED, kind_of, label
 from craft.brief import CONSENT
 from craft.measuring.cards import CARDS, PROTOCOLS, in_order
 from craft.units import parse_length
+from studio.access import Requires
 from studio.bodies import services
 from studio.bodies.desk import desk_of, next_for
 from studio.bodies.history import ComparisonOut, HistoryOut, comparison_of, history_of
@@ -32,6 +33,7 @@ from studio.bodies.shapes import (
     WorthOut,
     session_out,
 )
+from studio.policy import Right
 from studio.requests import MemberRequest
 from studio.schemas import Refusal, answer
 
@@ -117,6 +119,20 @@ def take(request: MemberRequest, client_id: UUID, given: ReadingIn) -> Any:
     """Add a reading; the desk as it then is. A doubt is asked, never blocked; handing the same reading in twice changes
     nothing."""
     services.take_reading(request.user, client_id, services.Taking(**given.model_dump()))
+    return answer(desk_of(request.user, client_id))
+
+
+@router.post("/clients/{uuid:client_id}/measures/{measure}/confirm", response=DeskOut, auth=Requires(Right.CONFIRM))
+def confirm(request: MemberRequest, client_id: UUID, measure: str) -> Any:
+    """Say that a measure which an apprentice took is right; the desk as it then is."""
+    services.confirm(request.user, client_id, measure)
+    return answer(desk_of(request.user, client_id))
+
+
+@router.delete("/clients/{uuid:client_id}/measures/{measure}/confirm", response=DeskOut, auth=Requires(Right.CONFIRM))
+def unconfirm(request: MemberRequest, client_id: UUID, measure: str) -> Any:
+    """Undo a confirmation; the desk as it then is."""
+    services.unconfirm(request.user, client_id, measure)
     return answer(desk_of(request.user, client_id))
 
 

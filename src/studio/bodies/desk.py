@@ -14,6 +14,7 @@ from craft.draw.tape import TapeLine, tape_on
 from craft.measuring.ageing import due_on
 from studio.bodies.known import Known, known_of, measures_from, open_session
 from studio.bodies.models import MeasuringSession, Reading
+from studio.bodies.services import waiting
 from studio.bodies.shapes import DeskOut, LastOut, MeasureOut, TapeOut, quantity_out, reading_out, session_out
 from studio.drawings import undressed
 from studio.people.models import Client, Member
@@ -36,9 +37,13 @@ def desk_of(member: Member, client_id: Any) -> DeskOut:
     measured = MeasuringSession.objects.filter(read, client=client).aggregate(
         sessions=Count("id"), last=Max("started_at")
     )
+    waits = dict(waiting(client.id).values_list("measure", "taken_by__name"))
     return DeskOut(
         session=session_out(session) if session else None,
-        measures=[_measure(name, body, known.get(name), before.get(name), today.get(name, [])) for name in MEASURES],
+        measures=[
+            _measure(name, body, known.get(name), before.get(name), today.get(name, []), waits.get(name) or "")
+            for name in MEASURES
+        ],
         outline=undressed(body),
         stature=round(body.stature, 1),
         due_on=due_on(measured["last"].date()) if measured["last"] else None,
@@ -47,12 +52,15 @@ def desk_of(member: Member, client_id: Any) -> DeskOut:
     )
 
 
-def _measure(name: str, body: Body, known: Known | None, last: Known | None, today: list[Reading]) -> MeasureOut:
+def _measure(
+    name: str, body: Body, known: Known | None, last: Known | None, today: list[Reading], awaits: str
+) -> MeasureOut:
     return MeasureOut(
         name=name,
         known=quantity_out(known.figure if known else body.quantity(name)),
         readings=[reading_out(reading) for reading in today],
         wants_another=bool(known and known.wants_another),
+        awaits=awaits,
         last=LastOut(cm=round(last.figure.cm, 2), on=last.session.started_at.date()) if last else None,
         taken_on=known.session.started_at.date() if known else None,
         tape=_tape(tape_on(body, name)),

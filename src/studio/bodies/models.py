@@ -15,6 +15,7 @@ from studio.scoping import StudioQuerySet, within_window
 class MeasuringSession(models.Model):
     """One client measured once: what for, with what consent, on which side."""
 
+    client_path: ClassVar[str] = "client"
     studio = models.ForeignKey(Studio, on_delete=models.CASCADE, related_name="+")
     client = models.ForeignKey(Client, on_delete=models.CASCADE, related_name="sessions")
     taken_by = models.ForeignKey(Member, null=True, on_delete=models.SET_NULL, related_name="+")
@@ -39,6 +40,7 @@ class MeasuringSession(models.Model):
 class Reading(models.Model):
     """One reading of one measure. All are kept; those set aside or withdrawn do not count."""
 
+    client_path: ClassVar[str] = "session__client"
     id: Any = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
     studio = models.ForeignKey(Studio, on_delete=models.CASCADE, related_name="+")
     session = models.ForeignKey(MeasuringSession, on_delete=models.CASCADE, related_name="readings")
@@ -56,6 +58,8 @@ class Reading(models.Model):
     checked = models.BooleanField(default=False)
     #: Asked about and measured again: kept, not counted.
     set_aside = models.BooleanField(default=False)
+    #: Taken by an apprentice: it waits for a second pair of eyes until it is confirmed.
+    awaits = models.BooleanField(default=False)
     taken_at = models.DateTimeField(default=timezone.now)
 
     objects = StudioQuerySet.as_manager()
@@ -79,5 +83,13 @@ class Withdrawal(models.Model):
     """A reading taken back; the reading itself stays. Deleting this row brings it back."""
 
     reading = models.OneToOneField(Reading, on_delete=models.CASCADE, related_name="withdrawal")
+    by = models.ForeignKey(Member, null=True, on_delete=models.SET_NULL, related_name="+")
+    at = models.DateTimeField(default=timezone.now)
+
+
+class Confirmation(models.Model):
+    """A second pair of eyes has looked at a reading that an apprentice took. Deleting this row lets it wait again."""
+
+    reading = models.OneToOneField(Reading, on_delete=models.CASCADE, related_name="confirmation")
     by = models.ForeignKey(Member, null=True, on_delete=models.SET_NULL, related_name="+")
     at = models.DateTimeField(default=timezone.now)

@@ -9,6 +9,7 @@ from typing import Any, Literal
 from uuid import UUID
 
 from django.db import transaction
+from django.db.models import QuerySet
 from django.utils import timezone
 
 from craft.body.measures import kind_of
@@ -17,10 +18,11 @@ from craft.measuring.cards import PROTOCOLS
 from craft.measuring.checks import check
 from craft.units import Unit, parse_length
 from studio.bodies.known import Known, known_of, measures_from, open_session
-from studio.bodies.models import MeasuringSession, Reading, Withdrawal
+from studio.bodies.models import Confirmation, MeasuringSession, Reading, Withdrawal
 from studio.concurrency import hold, new_identity
 from studio.errors import Doubtful, NotAllowed, Overtaken, Taken
 from studio.people.models import Client, Member
+from studio.policy import Right, may
 
 #: The protocol that is the studio's own list.
 OWN_LIST = "own"
@@ -53,7 +55,8 @@ def open_new_session(
         going_on = open_session(client)
         if going_on:
             return going_on
-        missing = [key for key, _ in CONSENT[:2] if key not in consent.get("agreed", ())]
+        agreed = consent.get("agreed", ())
+        missing = [key for key, _ in CONSENT[:2] if key not in agreed]
         if missing:
             raise NotAllowed("Ask first: without the client’s agreement nothing is measured or kept.", "agreed")
         if protocol not in (*PROTOCOLS, OWN_LIST):
@@ -68,7 +71,7 @@ def open_new_session(
             protocol=protocol,
             side=side,
             twice=twice,
-            consent={**consent, "guardian": guardian},
+            consent={**consent, "guardian": guardian, "texts": [text for key, text in CONSENT if key in agreed]},
         )
 
 
@@ -123,7 +126,37 @@ def take_reading(member: Member, client_id: Any, taking: Taking) -> None:
                 said=taking.said,
                 checked=taking.checked or taking.meant_cm is not None,
                 set_aside=taking.set_aside,
+                awaits=waits_for_eyes(member),
             )
+
+
+def waits_for_eyes(member: Member) -> bool:
+    """Whether what this member measures waits for a second pair of eyes."""
+    return not may(member, Right.CONFIRM)
+
+
+def waiting(client_id: Any) -> QuerySet[Reading]:
+    """The readings of a client that count and wait for a second pair of eyes."""
+    return Reading.objects.filter(
+        session__client=client_id, awaits=True, confirmation=None, withdrawal=None, set_aside=False
+    )
+
+
+def confirm(member: Member, client_id: Any, measure: str) -> None:
+    """A second pair of eyes has looked at this measure: all of its readings that wait are confirmed."""
+    kind_of(measure)
+    with transaction.atomic():
+        client = hold(member, client_id)
+        rows = waiting(client.id).filter(measure=measure)
+        Confirmation.objects.bulk_create(Confirmation(reading=reading, by=member) for reading in rows)
+
+
+def unconfirm(member: Member, client_id: Any, measure: str) -> None:
+    """Undo a confirmation: what this member confirmed of the measure waits again."""
+    kind_of(measure)
+    with transaction.atomic():
+        client = hold(member, client_id)
+        Confirmation.objects.filter(reading__session__client=client, reading__measure=measure, by=member).delete()
 
 
 def _not_overtaken(measure: str, today: list[Reading], after: UUID | None) -> None:

@@ -132,6 +132,8 @@ class MeasureOut(BaseModel):
     known: QuantityOut
     readings: list[ReadingOut]
     wants_another: bool
+    #: Taken by an apprentice and not confirmed yet: by whom; else empty.
+    awaits: str
     last: LastOut | None
     taken_on: date | None
     tape: TapeOut

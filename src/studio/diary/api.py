@@ -14,6 +14,7 @@ from ninja import Query, Router, Status
 from craft.diary.free import Hours, Wanted
 from craft.diary.kinds import KINDS
 from craft.diary.slots import Clash
+from studio.access import Requires
 from studio.diary import exchange, services
 from studio.diary.due import due_between
 from studio.diary.models import Appointment
@@ -46,6 +47,7 @@ from studio.diary.shapes import (
     TakenOut,
     Zone,
 )
+from studio.policy import Right
 from studio.requests import MemberRequest
 from studio.schemas import Refusal
 
@@ -136,7 +138,7 @@ def restore(request: MemberRequest, appointment_id: UUID) -> Any:
     return appointment_out(Appointment.objects.restore(request.user, id=appointment_id))
 
 
-@router.get("/appointments/{uuid:appointment_id}/prepare", response=PrepareOut)
+@router.get("/appointments/{uuid:appointment_id}/prepare", response=PrepareOut, auth=Requires(Right.WORK))
 def prepare(request: MemberRequest, appointment_id: UUID) -> Any:
     """What a visit needs, and what usually follows it."""
     row: Appointment = (

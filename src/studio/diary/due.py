@@ -17,6 +17,7 @@ from studio.edit.models import Sorted
 from studio.fittings.models import Errand
 from studio.handover.models import Said, Share
 from studio.people.models import Member
+from studio.policy import Right, may
 
 DueKind = Literal["errand", "link", "said", "measure", "list", "season"]
 #: A body is measured anew after so many days; a season turns on these days of the year, month and day (W: the middle of spring and
@@ -45,6 +46,8 @@ class Due:
 
 def due_between(member: Member, first: date, last: date) -> list[Due]:
     """What is due from a day to a day; what is overdue stands on today."""
+    if not may(member, Right.WORK):
+        return sorted((one for one in _seasons(first, last) if first <= one.on <= last), key=lambda one: one.on)
     found = [
         *_errands(member), *_links(member, first, last), *_said(member), *_measures(member), *_lists(member), *_seasons(first, last),
     ]  # fmt: skip
@@ -75,7 +78,7 @@ def _said(member: Member) -> Iterator[Due]:
 
 
 def _measures(member: Member) -> Iterator[Due]:
-    counted = Reading.objects.filter(session__client__studio_id=member.studio_id, session__client__removed_at=None)
+    counted = Reading.objects.of(member).filter(session__client__removed_at=None)
     last = counted.values("session__client_id", "session__client__name").annotate(at=Max("taken_at"))
     for one in last:
         on = one["at"].date() + timedelta(MEASURED_DAYS)

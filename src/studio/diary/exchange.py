@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-import hashlib
-import secrets
 from collections.abc import Sequence
 from datetime import UTC, datetime, timedelta
 from typing import NamedTuple
@@ -16,6 +14,7 @@ from studio.diary.calendars import Read, read_calendar
 from studio.diary.models import Appointment, Feed
 from studio.diary.services import clock_of, rows_of
 from studio.people.models import Member
+from studio.secrets import hashed, new_secret
 from studio.wall import tell_link, tell_studio
 
 #: A feed reaches so far back, days.
@@ -24,10 +23,10 @@ FEED_BACK = 90
 
 def subscribe(member: Member) -> str:
     """A new secret address for a member's diary; the one before opens nothing any more."""
-    token = secrets.token_urlsafe(32)
+    token = new_secret()
     with transaction.atomic():
         Feed.objects.of(member).filter(member=member, removed_at=None).update(removed_at=datetime.now(UTC))
-        Feed.objects.create(studio_id=member.studio_id, member=member, token_hash=_hashed(token), changed_by=member)
+        Feed.objects.create(studio_id=member.studio_id, member=member, token_hash=hashed(token), changed_by=member)
     return token
 
 
@@ -42,15 +41,11 @@ def feed_of(member: Member) -> Feed | None:
     return row
 
 
-def _hashed(token: str) -> str:
-    return hashlib.sha256(token.encode()).hexdigest()
-
-
 def read_feed(token: str) -> tuple[Member, list[Appointment]] | None:
     """Whose feed a secret address is, and their appointments; None where there is none. Within a transaction, which is the
     studio's from then on."""
-    tell_link(_hashed(token))
-    feed = Feed.objects.filter(token_hash=_hashed(token), removed_at=None).first()
+    tell_link(hashed(token))
+    feed = Feed.objects.filter(token_hash=hashed(token), removed_at=None).first()
     if feed is None:
         return None
     tell_studio(feed.studio_id)

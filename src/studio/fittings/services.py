@@ -25,6 +25,7 @@ from craft.formats.fitting_form import Decision, ErrandKind, Seen
 from craft.tryon import Correction, Learned, Sample, explain, frame_of, learned
 from craft.units import Unit, parse_signed
 from studio.bodies.models import MeasuringSession, Reading, Withdrawal
+from studio.bodies.services import waits_for_eyes
 from studio.concurrency import hold, keep_once, write
 from studio.errors import NotTried
 from studio.fittings.models import Errand, Fitting, Place, Trial
@@ -340,6 +341,7 @@ def _correct_body(member: Member, trial: Trial, measure: str, cm: float) -> UUID
     )
     made = Reading.objects.create(
         studio_id=member.studio_id,
+        awaits=waits_for_eyes(member),
         session=session,
         taken_by=member,
         measure=measure,

@@ -11,6 +11,7 @@ from django.http import HttpResponse
 from ninja import Router, Status
 
 from craft.draw.told import what_is_worn
+from studio.access import Requires
 from studio.bodies.known import today
 from studio.concurrency import hold
 from studio.edit.telling import job_of
@@ -38,6 +39,7 @@ from studio.outfits import services as work
 from studio.outfits.models import DONE
 from studio.paper import pdf_of
 from studio.people.models import Client
+from studio.policy import Right
 from studio.requests import MemberRequest
 from studio.schemas import Refusal, attached, file_of
 
@@ -100,21 +102,28 @@ def picture(request: MemberRequest, card_id: UUID) -> Any:
     return HttpResponse(cards.drawn_card(told, "c"), content_type="image/svg+xml", headers=PICTURE)
 
 
-@router.get("/cards/{uuid:card_id}/card.svg", response=bytes, openapi_extra=file_of("image/svg+xml"))
+@router.get(
+    "/cards/{uuid:card_id}/card.svg",
+    response=bytes,
+    openapi_extra=file_of("image/svg+xml"),
+    auth=Requires(Right.HAND_OUT),
+)
 def as_svg(request: MemberRequest, card_id: UUID) -> Any:
     """A card as an SVG file, its words beside the look."""
     content = card_content(_told(request, card_id), 1)
     return attached(card_svg(content, request.user.studio.name), "image/svg+xml", "outfit.svg")
 
 
-@router.get("/cards/{uuid:card_id}/card.png", response=bytes, openapi_extra=file_of("image/png"))
+@router.get(
+    "/cards/{uuid:card_id}/card.png", response=bytes, openapi_extra=file_of("image/png"), auth=Requires(Right.HAND_OUT)
+)
 def as_png(request: MemberRequest, card_id: UUID) -> Any:
     """A card as a picture to send."""
     content = card_content(_told(request, card_id), 1)
     return attached(card_png(content, request.user.studio.name), "image/png", "outfit.png")
 
 
-@router.post("/clients/{uuid:client_id}/book", response={200: BookOut, 422: Refusal})
+@router.post("/clients/{uuid:client_id}/book", response={200: BookOut, 422: Refusal}, auth=Requires(Right.HAND_OUT))
 def book(request: MemberRequest, client_id: UUID, given: BookIn) -> Any:
     """The book of some cards: made in the background, or as it was made where nothing has changed since."""
     client = hold(request.user, client_id)
@@ -135,14 +144,21 @@ def book(request: MemberRequest, client_id: UUID, given: BookIn) -> Any:
     return BookOut(job=job_of(row), book_id=made, pages=row.found.get("pages", 0) if made else 0)
 
 
-@router.get("/books/{uuid:book_id}.pdf", response=bytes, openapi_extra=file_of("application/pdf"))
+@router.get(
+    "/books/{uuid:book_id}.pdf", response=bytes, openapi_extra=file_of("application/pdf"), auth=Requires(Right.HAND_OUT)
+)
 def book_file(request: MemberRequest, book_id: UUID) -> Any:
     """A book that was made."""
     made: Book = Book.objects.of(request.user).not_removed().get_or_404(id=book_id)
     return attached(bytes(made.pdf), "application/pdf", "cards.pdf" if made.layout == "four" else "outfits.pdf")
 
 
-@router.get("/clients/{uuid:client_id}/tailor.pdf", response=bytes, openapi_extra=file_of("application/pdf"))
+@router.get(
+    "/clients/{uuid:client_id}/tailor.pdf",
+    response=bytes,
+    openapi_extra=file_of("application/pdf"),
+    auth=Requires(Right.HAND_OUT),
+)
 def tailor(request: MemberRequest, client_id: UUID) -> Any:
     """What is to be altered, for the tailor."""
     client: Client = Client.objects.of(request.user).not_removed().select_related("studio").get_or_404(id=client_id)

@@ -6,8 +6,6 @@ whose a link is, the database shows the one row with its hash and no other (migr
 
 from __future__ import annotations
 
-import hashlib
-import secrets
 from dataclasses import dataclass
 from datetime import UTC, date, datetime, timedelta
 from typing import Any, Literal
@@ -25,6 +23,7 @@ from studio.handover.models import NOTE_LENGTH, SAYS, Knock, Opening, OutfitCard
 from studio.people.models import Client, Member
 from studio.plan.models import Plan
 from studio.plan.wearing import heard_worn
+from studio.secrets import hashed, new_secret
 from studio.wall import tell_link, tell_studio
 
 #: A link lasts so many days at most, usually so many; so many may lie open for one client.
@@ -49,11 +48,6 @@ class Opened:
 
     share: Share
     state: State
-
-
-def hashed(token: str) -> str:
-    """What is kept of a link."""
-    return hashlib.sha256(token.encode()).hexdigest()
 
 
 def make(
@@ -87,7 +81,7 @@ def make(
             )
         if alive(client).count() >= OPEN_AT_ONCE:
             raise InvalidInput(f"{OPEN_AT_ONCE} links are open for this client. Take one back first.", "cards")
-        token = secrets.token_urlsafe(32)
+        token = new_secret()
         content = content_of(member, client, rows, parts, note, plan)
         share = keep_once(
             Share, member, share_id, {"client_id": client.id}, token_hash=hashed(token), ends_on=ends_on,

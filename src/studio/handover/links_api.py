@@ -11,6 +11,7 @@ from django.conf import settings
 from django.http import HttpRequest
 from ninja import Router, Status
 
+from studio.access import Requires
 from studio.bodies.known import today
 from studio.handover import letters, links
 from studio.handover.models import Letter, Said, Share
@@ -27,6 +28,7 @@ from studio.handover.shapes import (
     SaidOut,
 )
 from studio.people.models import Client
+from studio.policy import Right
 from studio.requests import MemberRequest
 from studio.schemas import Refusal, attached, file_of
 
@@ -52,7 +54,9 @@ def client_links(request: MemberRequest, client_id: UUID) -> Any:
     return LinksOut(links=[_link(row) for row in rows], said=[_said(one) for one in said])
 
 
-@router.post("/clients/{uuid:client_id}/links", response={201: LinkMadeOut, 422: Refusal})
+@router.post(
+    "/clients/{uuid:client_id}/links", response={201: LinkMadeOut, 422: Refusal}, auth=Requires(Right.HAND_OUT)
+)
 def make(request: MemberRequest, client_id: UUID, given: LinkIn) -> Any:
     """Make a link: its address is told this once."""
     told = given.model_dump(exclude={"id", "parts"})
@@ -66,13 +70,13 @@ def _origin(request: HttpRequest) -> str:
     return f"{request.scheme}://{request.get_host()}"
 
 
-@router.delete("/links/{uuid:link_id}", response=LinkOut)
+@router.delete("/links/{uuid:link_id}", response=LinkOut, auth=Requires(Right.HAND_OUT))
 def take_back(request: MemberRequest, link_id: UUID) -> Any:
     """Take a link back: from now on it says that it has ended."""
     return _link(links.take_back(request.user, link_id))
 
 
-@router.post("/links/{uuid:link_id}/restore", response=LinkOut)
+@router.post("/links/{uuid:link_id}/restore", response=LinkOut, auth=Requires(Right.HAND_OUT))
 def open_again(request: MemberRequest, link_id: UUID) -> Any:
     """Undo the taking back."""
     return _link(links.open_again(request.user, link_id))
@@ -111,7 +115,11 @@ def client_letters(request: MemberRequest, client_id: UUID) -> Any:
     return LettersOut(letters=[_letter(row) for row in rows], can_send=bool(settings.EMAIL_HOST))
 
 
-@router.post("/clients/{uuid:client_id}/letters", response={201: LetterOut, 422: Refusal, 503: Refusal})
+@router.post(
+    "/clients/{uuid:client_id}/letters",
+    response={201: LetterOut, 422: Refusal, 503: Refusal},
+    auth=Requires(Right.HAND_OUT),
+)
 def write(request: MemberRequest, client_id: UUID, given: LetterIn) -> Any:
     """Write a letter: sent, or laid ready to be taken away."""
     told = given.model_dump(exclude={"id", "send"})
@@ -119,7 +127,12 @@ def write(request: MemberRequest, client_id: UUID, given: LetterIn) -> Any:
     return Status(201, _letter(row))
 
 
-@router.get("/letters/{uuid:letter_id}/letter.eml", response=bytes, openapi_extra=file_of("message/rfc822"))
+@router.get(
+    "/letters/{uuid:letter_id}/letter.eml",
+    response=bytes,
+    openapi_extra=file_of("message/rfc822"),
+    auth=Requires(Right.HAND_OUT),
+)
 def letter_file(request: MemberRequest, letter_id: UUID) -> Any:
     """A letter as a file that any mail program opens."""
     row: Letter = Letter.objects.of(request.user).not_removed().get_or_404(id=letter_id)

@@ -12,11 +12,13 @@ from craft.cloth import words
 from craft.cloth.kinds import KIND, KINDS, PLACES
 from craft.cloth.spoken import hear
 from craft.formats.look_form import LookFacts
+from studio.access import Requires
 from studio.looks import services
 from studio.looks.links import rack_of, worn_now
 from studio.looks.models import Look
 from studio.looks.shapes import Colour, Described, KindOut, LookChange, LookIn, LookOut, Spoken, Vocabulary
 from studio.people.models import Client
+from studio.policy import Right
 from studio.requests import MemberRequest
 from studio.schemas import PieceWords, attached, file_of, words_of
 from studio.stored import readable, stored
@@ -101,7 +103,12 @@ def restore(request: MemberRequest, look_id: UUID) -> Any:
     return look_out(services.restore_look(request.user, look_id))
 
 
-@router.get("/looks/{uuid:look_id}/picture.svg", response=bytes, openapi_extra=file_of("image/svg+xml"))
+@router.get(
+    "/looks/{uuid:look_id}/picture.svg",
+    response=bytes,
+    openapi_extra=file_of("image/svg+xml"),
+    auth=Requires(Right.HAND_OUT),
+)
 def as_picture(request: MemberRequest, look_id: UUID) -> Any:
     """A look on its client, drawn: an SVG file at its true size."""
     return attached(services.picture_of(request.user, look_id), "image/svg+xml", "look.svg")

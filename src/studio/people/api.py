@@ -6,12 +6,9 @@ from datetime import date, datetime
 from typing import Any, Literal
 from uuid import UUID
 
-from django.contrib.auth import authenticate, login, logout
 from django.http import HttpRequest
 from django.middleware.csrf import get_token
 from ninja import Router, Schema, Status
-from ninja.errors import HttpError
-from ninja.utils import check_csrf
 from pydantic import BaseModel, Field
 
 from craft.body.measures import MEASURES
@@ -26,47 +23,39 @@ from craft.judge.judgement import moved
 from craft.measuring.ageing import due_on
 from craft.measuring.cards import in_order
 from craft.schools import POSITIONS, SAYS, Schools
+from studio.access import NO_STUDIO, WORKS_AS, AccountAuth, Requires, signed_in, working
+from studio.members.known import member_of
+from studio.members.services import works_as
 from studio.people import services
-from studio.people.models import NAME_LENGTH, Client, Member
+from studio.people.models import NAME_LENGTH, Client
+from studio.people.shapes import Me, StudioOut, me_out
+from studio.policy import Right, may
 from studio.requests import MemberRequest
 from studio.rules.services import checked as checked_rules
 from studio.schemas import Copied, Name, Note, Refusal, Unit, answer
-from studio.security import locked_out, too_many_misses
 from studio.stored import stored
 
 router = Router()
 
 
-class SignIn(Schema):
-    email: str = Field(max_length=254)
-    password: str = Field(max_length=1000)
-
-
-class StudioOut(Schema):
-    name: str
-    unit: Unit
-    schools: dict[str, str]
-    own_list: list[str]
-    muted: list[str]
-    borders: dict[str, float]
-    version: int
-
-
-class Me(Schema):
-    name: str
-    email: str
-    studio: StudioOut
-
-
 class StudioChange(Schema):
     version: int
-    unit: Unit | None = None
     schools: dict[str, str] | None = None
-    own_list: list[str] | None = Field(default=None, max_length=len(MEASURES))
     #: Rules of the engine that the house does not follow, by key.
     muted: list[str] | None = Field(default=None, max_length=200)
     #: Borders that the house draws elsewhere than usual, by key, cm (or the border's own unit).
     borders: dict[str, float] | None = Field(default=None, max_length=200)
+    #: Whether everybody here signs in with a second factor.
+    second_factor: bool | None = None
+    keep_years: int | None = Field(default=None, ge=1, le=30)
+
+
+class DeskChange(Schema):
+    """What everybody who measures may set for the studio."""
+
+    version: int
+    unit: Unit | None = None
+    own_list: list[str] | None = Field(default=None, max_length=len(MEASURES))
 
 
 class School(Schema):
@@ -162,44 +151,34 @@ class NearFace(Schema):
     colours: list[NamedColour]
 
 
-def not_forged(request: MemberRequest) -> bool:
-    """Lets anybody through who sends the token along: nobody need be signed in to sign in."""
-    if check_csrf(request):
-        raise HttpError(403, "This page has been open too long. Load it again; what you saved is safe.")
-    return True
+class WorkAs(Schema):
+    member: int
 
 
-def _me(member: Member) -> Me:
-    return Me(name=member.name, email=member.email, studio=StudioOut.model_validate(member.studio))
-
-
-@router.get("/session", response={200: Me, 401: Refusal}, auth=None)
+@router.get("/session", response={200: Me, 401: Refusal, 403: Refusal}, auth=None)
 def who(request: HttpRequest) -> Any:
-    """Who is signed in; also hands out the token that every write needs."""
+    """Who is signed in; also hands out the token that every write needs. Signing in and out, passwords and second factors are
+    asked for at /api/accounts/."""
     get_token(request)
-    if not isinstance(request.user, Member):
+    account = signed_in(request)
+    if account is None:
         return Status(401, Refusal(message="Sign in to go on."))
-    return _me(request.user)
-
-
-@router.post("/session", response={200: Me, 401: Refusal, 429: Refusal}, auth=not_forged)
-def sign_in(request: HttpRequest, given: SignIn) -> Any:
-    """Sign in with an email address and a password; too many misses are answered by security.locked_out."""
-    if too_many_misses(request):
-        return locked_out(request)
-    email = given.email.strip().lower()
-    member = authenticate(request=request, username=email, password=given.password)
+    works_in = works_as(account)
+    member = working(request, account)
     if member is None:
-        return Status(401, Refusal(message="This email address and password do not go together.", field="password"))
-    login(request, member)
-    return _me(member)
+        return Status(403, Refusal(message=NO_STUDIO, field="studio"))
+    return me_out(member, works_in)
 
 
-@router.delete("/session", response={204: None}, auth=not_forged)
-def sign_out(request: MemberRequest) -> Any:
-    """Sign out; harmless when nobody is signed in."""
-    logout(request)
-    return Status(204, None)
+@router.post("/session/studio", response={200: Me, 403: Refusal}, auth=AccountAuth())
+def work_for(request: Any, given: WorkAs) -> Any:
+    """Work for another of the studios that this account works in."""
+    works_in = works_as(request.user)
+    member = member_of(request.user, given.member)
+    if member is None or member.pk != given.member:
+        return Status(403, Refusal(message=NO_STUDIO))
+    request.session[WORKS_AS] = member.pk
+    return me_out(member, works_in)
 
 
 @router.get("/schools", response=list[School])
@@ -211,9 +190,9 @@ def schools(request: MemberRequest) -> Any:
     ]
 
 
-@router.patch("/studio", response={200: StudioOut})
+@router.patch("/studio", response={200: StudioOut}, auth=Requires(Right.HOUSE))
 def change_studio(request: MemberRequest, change: StudioChange) -> Any:
-    """Change the studio's units, schools, own list of measures, or the rules it follows."""
+    """Change the studio's schools, the rules it follows, how one signs in, and how long clients are kept."""
     changes = change.model_dump(exclude={"version"}, exclude_none=True)
     if "schools" in changes:
         Schools.of(changes["schools"])
@@ -221,6 +200,13 @@ def change_studio(request: MemberRequest, change: StudioChange) -> Any:
         changes["muted"] = checked_rules(changes["muted"])
     if "borders" in changes:
         changes["borders"] = moved(changes["borders"])
+    return services.change_studio(request.user, change.version, **changes)
+
+
+@router.patch("/studio/desk", response={200: StudioOut})
+def change_desk(request: MemberRequest, change: DeskChange) -> Any:
+    """Change the studio's units, or its own list of measures."""
+    changes = change.model_dump(exclude={"version"}, exclude_none=True)
     if "own_list" in changes:
         changes["own_list"] = list(in_order(tuple(changes["own_list"])))
     return services.change_studio(request.user, change.version, **changes)
@@ -241,10 +227,13 @@ def client_out(client: Client) -> ClientOut:
     return ClientOut(**row.model_dump(), aims=aims, brief=brief, own_ways=ways, cautions=said)
 
 
-@router.get("/clients", response=ClientList)
+@router.get("/clients", response=ClientList, auth=Requires(Right.DIARY))
 def clients(request: MemberRequest, q: str = "", offset: int = 0, limit: int = 60) -> Any:
     """A page of the studio's clients by name, those whose name or note holds `q`."""
     total, rows = services.find_clients(request.user, q[:NAME_LENGTH], max(offset, 0), min(max(limit, 1), 200))
+    if not may(request.user, Right.WORK):
+        # A name, and no more.
+        return answer(ClientList(total=total, rows=[row_of(client).model_copy(update={"note": ""}) for client in rows]))
     known = services.counts(request.user.studio_id, [client.id for client in rows])
     return answer(ClientList(total=total, rows=[row_of(client, known.get(client.id)) for client in rows]))
 
@@ -282,7 +271,7 @@ def near_face(request: MemberRequest, given: Colouring) -> Any:
     return NearFace(colours=[NamedColour(name=name, hex=hex_of(name)) for name in near_the_face(words)])
 
 
-@router.post("/clients", response={201: ClientRow})
+@router.post("/clients", response={201: ClientRow}, auth=Requires(Right.DIARY))
 def add_client(request: MemberRequest, given: ClientIn) -> Any:
     """Add a client."""
     return Status(201, row_of(services.add_client(request.user, given.name, given.note)))
@@ -298,14 +287,14 @@ def change_client(request: MemberRequest, client_id: UUID, change: ClientChange)
     return client_out(services.change_client(request.user, client_id, change.version, **changes))
 
 
-@router.delete("/clients/{uuid:client_id}", response={204: None})
+@router.delete("/clients/{uuid:client_id}", response={204: None}, auth=Requires(Right.CLIENTS))
 def remove_client(request: MemberRequest, client_id: UUID) -> Any:
     """Take a client off the list; can be undone."""
     services.remove_client(request.user, client_id)
     return Status(204, None)
 
 
-@router.post("/clients/{uuid:client_id}/restore", response={200: ClientRow})
+@router.post("/clients/{uuid:client_id}/restore", response={200: ClientRow}, auth=Requires(Right.CLIENTS))
 def restore_client(request: MemberRequest, client_id: UUID) -> Any:
     """Undo a removal."""
     return row_of(services.restore_client(request.user, client_id))

@@ -5,8 +5,17 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 from typing import Any
 
+from studio.policy import Role
+
 STUDIO = "Hollin Row"
-STYLISTS = (("maud@hollinrow.example", "Maud Averill"), ("tobin@hollinrow.example", "Tobin Hale"))
+STYLISTS = (
+    ("maud@hollinrow.example", "Maud Averill", Role.OWNER),
+    ("tobin@hollinrow.example", "Tobin Hale", Role.STYLIST),
+    ("juno@hollinrow.example", "Juno Pell", Role.APPRENTICE),
+    ("lark@hollinrow.example", "Lark Denby", Role.FRONT_DESK),
+)
+#: Whom the apprentice looks after.
+APPRENTICES_CLIENTS = ("Idris Calloway", "Sunniva Pell")
 OTHER_STUDIO = "Quay Street"
 OTHER_STYLIST = ("ines@quaystreet.example", "Ines Corbel")
 

@@ -5,15 +5,18 @@ from __future__ import annotations
 import uuid
 from typing import Any, ClassVar
 
-from django.contrib.auth.base_user import AbstractBaseUser, BaseUserManager
 from django.db import models
 
 from craft.judge import Aims
 from craft.schools import Schools
 from craft.units import Unit
+from studio.policy import Role
 from studio.scoping import StudioRow
 
 NAME_LENGTH = 120
+#: Years that a client is kept without being seen, until the studio says otherwise (W: a wardrobe and a body of three years
+#: ago tell little of today's; how long a studio may keep them is for its own law and its own consent to say).
+KEEP_YEARS = 3
 
 
 class Studio(models.Model):
@@ -30,6 +33,10 @@ class Studio(models.Model):
     borders = models.JSONField(default=dict, blank=True)
     #: The studio's own list of measures to take, beside the protocols that come with the house.
     own_list = models.JSONField(default=list, blank=True)
+    #: Whether everybody here signs in with a second factor.
+    second_factor = models.BooleanField(default=False)
+    #: After so many years without a visit the studio is reminded to keep or to erase.
+    keep_years = models.PositiveSmallIntegerField(default=KEEP_YEARS)
     version = models.PositiveIntegerField(default=1)
 
     @property
@@ -41,33 +48,33 @@ class Studio(models.Model):
         return self.name
 
 
-class MemberManager(BaseUserManager["Member"]):
+class MemberManager(models.Manager["Member"]):
     def get_queryset(self) -> models.QuerySet[Member]:
-        """Members with their studio: every request asks for both."""
-        return super().get_queryset().select_related("studio")
-
-    def create_member(self, studio: Studio, email: str, name: str, password: str) -> Member:
-        """A stylist of a studio; email addresses are compared without regard to case."""
-        member = self.model(studio=studio, email=email.strip().lower(), name=name)
-        member.set_password(password)
-        member.save(using=self._db)
-        return member
-
-    def get_by_natural_key(self, username: str | None) -> Member:
-        return self.get(email=(username or "").strip().lower())
+        """Members with their studio and account: who they are takes both."""
+        return super().get_queryset().select_related("studio", "account")
 
 
-class Member(AbstractBaseUser):
-    """A stylist who signs in with an email address."""
+class Member(models.Model):
+    """What an account is in a studio: a name to be called by, and a role."""
 
     studio = models.ForeignKey(Studio, on_delete=models.CASCADE, related_name="members")
-    email = models.EmailField(unique=True)
+    account = models.ForeignKey("members.Account", on_delete=models.CASCADE, related_name="members")
     name = models.CharField(max_length=NAME_LENGTH)
+    role = models.CharField(max_length=12, default=Role.STYLIST, choices=[(str(role), str(role)) for role in Role])
+    #: Whether they work here still; who left is named where their work is.
     is_active = models.BooleanField(default=True)
 
-    USERNAME_FIELD = "email"
-    REQUIRED_FIELDS: ClassVar[list[str]] = ["name"]
     objects = MemberManager()
+
+    class Meta:
+        constraints: ClassVar[list[models.BaseConstraint]] = [
+            models.UniqueConstraint(fields=["studio", "account"], name="people_member_once")
+        ]
+
+    @property
+    def email(self) -> str:
+        """The address they sign in with."""
+        return self.account.email
 
     def __str__(self) -> str:
         return self.name
@@ -86,6 +93,12 @@ class Client(StudioRow):
     brief = models.JSONField(default=dict, blank=True)
     #: Where they are judged otherwise than the house judges: {"schools": {...}, "muted": [...]}.
     own_ways = models.JSONField(default=dict, blank=True)
+    #: How to reach them: {"email": ..., "phone": ..., "address": ..., "prefers": ...}.
+    reach = models.JSONField(default=dict, blank=True)
+    #: Open to those assigned only, and to the owner; else to the whole studio.
+    restricted = models.BooleanField(default=False)
+    #: What the record of who saw what calls them: it is not their identity, so that nothing speaks of them once they are erased.
+    subject = models.UUIDField(default=uuid.uuid4, editable=False, unique=True)
 
     @property
     def ways(self) -> Schools:

@@ -12,12 +12,18 @@ from django.db.models import Count, Max, Q
 
 from studio.concurrency import write
 from studio.errors import Stale
+from studio.members.models import Assignment
 from studio.people.models import Client, Member, Studio
+from studio.policy import Right, Role, may
 
 
 def add_client(member: Member, name: str, note: str = "") -> Client:
-    """A new client of the member's studio."""
-    return Client.objects.create(studio_id=member.studio_id, name=name, note=note, changed_by=member)
+    """A new client of the member's studio; one whom an apprentice adds is assigned to them."""
+    with transaction.atomic():
+        client = Client.objects.create(studio_id=member.studio_id, name=name, note=note, changed_by=member)
+        if Role(member.role) is Role.APPRENTICE:
+            Assignment.objects.create(studio_id=member.studio_id, client=client, member=member)
+    return client
 
 
 def change_client(member: Member, client_id: Any, version: int, **changes: Any) -> Client:
@@ -57,8 +63,9 @@ class Counts:
 def find_clients(member: Member, sought: str, offset: int, limit: int) -> tuple[int, list[Client]]:
     """How many clients have `sought` in name or note, and one page of them by name."""
     rows = Client.objects.of(member).not_removed()
+    in_notes = may(member, Right.WORK)
     for word in sought.split():
-        rows = rows.filter(Q(name__icontains=word) | Q(note__icontains=word))
+        rows = rows.filter(Q(name__icontains=word) | Q(note__icontains=word) if in_notes else Q(name__icontains=word))
     return rows.count(), list(rows.order_by("name", "created_at")[offset : offset + limit])
 
 

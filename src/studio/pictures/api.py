@@ -11,9 +11,11 @@ from ninja import Router, Status
 from pydantic import BaseModel
 
 from craft.cloth.colour import nearest_name
+from studio.access import Requires
 from studio.pictures import services
 from studio.pictures.harmless import LARGEST_BYTES, too_large
 from studio.pictures.models import Picture
+from studio.policy import Right
 from studio.requests import MemberRequest
 from studio.schemas import Refusal, attached, file_of
 
@@ -113,7 +115,12 @@ def restore(request: MemberRequest, picture_id: UUID) -> Any:
     return picture_out(services.restore(request.user, picture_id))
 
 
-@router.get("/clients/{uuid:client_id}/pictures.zip", response=bytes, openapi_extra=file_of("application/zip"))
+@router.get(
+    "/clients/{uuid:client_id}/pictures.zip",
+    response=bytes,
+    openapi_extra=file_of("application/zip"),
+    auth=Requires(Right.HAND_OUT),
+)
 def archive(request: MemberRequest, client_id: UUID) -> Any:
     """All of a client's pictures in one file."""
     return attached(services.archive(request.user, client_id), "application/zip", "pictures.zip")

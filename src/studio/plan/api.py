@@ -15,6 +15,7 @@ from craft.formats.rack_form import Facts
 from craft.plan.occasion import Wearing
 from craft.plan.weights import grams
 from craft.plan.worn import always_worn, unworn, uses
+from studio.access import Requires
 from studio.bodies.known import today
 from studio.edit.telling import Names, in_words, job_of
 from studio.paper import pdf_of
@@ -41,6 +42,7 @@ from studio.plan.shapes import (
     WornIn,
     WornOut,
 )
+from studio.policy import Right
 from studio.rack.models import RackPiece
 from studio.rack.naming import titles_of
 from studio.requests import MemberRequest
@@ -131,7 +133,12 @@ def restore(request: MemberRequest, plan_id: UUID) -> Any:
     return _answer(Plan.objects.restore(request.user, id=plan_id))
 
 
-@router.get("/plans/{uuid:plan_id}/plan.pdf", response=bytes, openapi_extra=file_of("application/pdf"))
+@router.get(
+    "/plans/{uuid:plan_id}/plan.pdf",
+    response=bytes,
+    openapi_extra=file_of("application/pdf"),
+    auth=Requires(Right.HAND_OUT),
+)
 def on_paper(request: MemberRequest, plan_id: UUID) -> Any:
     """A plan on paper: the days drawn, and of a trip the list to tick."""
     row: Plan = Plan.objects.of(request.user).not_removed().select_related("client__studio").get_or_404(id=plan_id)

@@ -20,9 +20,11 @@ from craft.draw.flat_lines import flat_lines
 from craft.draw.flats import flat_of
 from craft.fit import Landed
 from craft.formats.rack_form import Facts
+from studio.access import Requires
 from studio.charts.services import label_says
 from studio.drawings import DrawnShape, drawn
 from studio.pictures.services import first_of_pieces
+from studio.policy import Right
 from studio.rack import services
 from studio.rack.models import RackPiece
 from studio.rack.naming import title_of
@@ -249,7 +251,9 @@ def hang_piece(request: MemberRequest, client_id: UUID, given: Hung, heel_cm: He
     return Status(201, _one(request, row.id, heel_cm).piece)
 
 
-@router.get("/clients/{uuid:client_id}/rack/table", response=str, openapi_extra=file_of(CSV))
+@router.get(
+    "/clients/{uuid:client_id}/rack/table", response=str, openapi_extra=file_of(CSV), auth=Requires(Right.HAND_OUT)
+)
 def export_table(request: MemberRequest, client_id: UUID, unit: Literal["cm", "in"] = "cm") -> Any:
     """The rack as CSV."""
     return attached(services.table_of(request.user, client_id, unit), CSV, "rack.csv")

@@ -12,7 +12,9 @@ from pydantic import Field
 from craft.body.measures import label
 from craft.formats.client_file import ClientFile, read_file
 from craft.formats.measures_csv import Table
+from studio.access import Requires
 from studio.people.api import ClientOut, client_out
+from studio.policy import Right
 from studio.records import services
 from studio.records.handed_in import said_before
 from studio.records.models import Erasure
@@ -78,14 +80,14 @@ def _erasure(erasure: Erasure) -> ErasureOut:
     return ErasureOut.of(erasure, by=erasure.by.name if erasure.by else "")
 
 
-@router.get("/clients/{uuid:client_id}/file", response=ClientFile)
+@router.get("/clients/{uuid:client_id}/file", response=ClientFile, auth=Requires(Right.HAND_OUT))
 def export_file(request: MemberRequest, client_id: UUID) -> Any:
     """Everything recorded of a client, as an open file."""
     filed = services.file_of(request.user, client_id)
     return attached(filed.model_dump_json(indent=2), "application/json", "client.basilwood.json")
 
 
-@router.post("/client-files/preview", response={200: FilePreview, 422: Refusal})
+@router.post("/client-files/preview", response={200: FilePreview, 422: Refusal}, auth=Requires(Right.CLIENTS))
 def preview_file(request: MemberRequest, given: Text) -> Any:
     """What a client file holds; nothing is written."""
     filed = read_file(given.text)
@@ -95,18 +97,18 @@ def preview_file(request: MemberRequest, given: Text) -> Any:
         sessions=len(filed.sessions),
         readings=sum(len(session.readings) for session in filed.sessions),
         looks=len(filed.looks),
-        before=said_before(request.user, "file", filed.model_dump_json()),
+        before=said_before(request.user, "file", filed.model_dump_json(exclude={"seen"})),
     )
 
 
-@router.post("/client-files", response={201: ClientOut, 422: Refusal})
+@router.post("/client-files", response={201: ClientOut, 422: Refusal}, auth=Requires(Right.CLIENTS))
 def import_file(request: MemberRequest, given: TextIn) -> Any:
     """A new client from a file; one taken in before is asked about."""
     made = services.client_from_file(request.user, read_file(given.text), again=given.again)
     return Status(201, client_out(made))
 
 
-@router.get("/clients/{uuid:client_id}/table", response=str, openapi_extra=file_of(CSV))
+@router.get("/clients/{uuid:client_id}/table", response=str, openapi_extra=file_of(CSV), auth=Requires(Right.HAND_OUT))
 def export_table(request: MemberRequest, client_id: UUID, unit: Literal["cm", "in"] = "cm") -> Any:
     """The readings that count as CSV."""
     return attached(services.table_of(request.user, client_id, unit), CSV, "measures.csv")
@@ -124,7 +126,7 @@ def keep_table(request: MemberRequest, client_id: UUID, given: TextIn) -> Any:
     return Added(added=services.keep_table(request.user, client_id, given.text, again=given.again))
 
 
-@router.post("/clients/{uuid:client_id}/erase", response={200: ErasureOut, 422: Refusal})
+@router.post("/clients/{uuid:client_id}/erase", response={200: ErasureOut, 422: Refusal}, auth=Requires(Right.ERASE))
 def erase(request: MemberRequest, client_id: UUID, given: ErasureIn) -> Any:
     """Erase a client for good; the name has to be typed. Answers the proof."""
     client = services.erasable(request.user, client_id)
@@ -133,7 +135,7 @@ def erase(request: MemberRequest, client_id: UUID, given: ErasureIn) -> Any:
     return _erasure(services.erase_client(request.user, client_id))
 
 
-@router.get("/erasures", response=list[ErasureOut])
+@router.get("/erasures", response=list[ErasureOut], auth=Requires(Right.ERASE))
 def erasures(request: MemberRequest) -> Any:
     """The proofs of erasure of this studio, newest first."""
     return [_erasure(row) for row in Erasure.objects.of(request.user).select_related("by")[:200]]

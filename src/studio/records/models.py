@@ -33,6 +33,7 @@ class Erasure(models.Model):
 class HandedIn(models.Model):
     """A file or a table that was taken in: a digest of what it held, and the client it went to."""
 
+    client_path: ClassVar[str] = "client"
     studio = models.ForeignKey(Studio, on_delete=models.CASCADE, related_name="+")
     client = models.ForeignKey(Client, on_delete=models.CASCADE, related_name="+")
     by = models.ForeignKey(Member, null=True, on_delete=models.SET_NULL, related_name="+")

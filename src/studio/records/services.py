@@ -9,13 +9,24 @@ from typing import Any
 from django.db import connection, transaction
 
 from craft.formats.brief_form import Aims, BriefForm
-from craft.formats.client_file import ClientFile, FiledConsent, FiledReading, FiledSession, FiledWays
+from craft.formats.client_file import (
+    SEEN,
+    ClientFile,
+    FiledConsent,
+    FiledReach,
+    FiledReading,
+    FiledSeen,
+    FiledSession,
+    FiledWays,
+)
 from craft.formats.measures_csv import ReadingOrigin, Row, Table, read_table, write_table
 from craft.look import Look as CraftLook
 from craft.schools import Schools
 from craft.units import Unit
+from studio.audit.services import of_client
 from studio.bodies.known import measures_of, today
 from studio.bodies.models import MeasuringSession, Reading, Withdrawal
+from studio.bodies.services import waits_for_eyes
 from studio.concurrency import hold
 from studio.diary.filing import filed_visits, restore_visits
 from studio.diary.models import Appointment
@@ -62,6 +73,11 @@ def file_of(member: Member, client_id: Any) -> ClientFile:
         cards=filed_cards(client, [look.id for look in looks]),
         worn=filed_worn(client, [row.id for row in hanging]),
         visits=filed_visits(client),
+        reach=stored(FiledReach, client.reach),
+        seen=[
+            FiledSeen(**{name: getattr(one, name) for name in ("at", "by", "did", "place", "device")})
+            for one in of_client(member, client_id, limit=SEEN)[1]
+        ],
     )
 
 
@@ -90,7 +106,8 @@ def client_from_file(member: Member, filed: ClientFile, *, again: bool = False) 
     for look in filed.looks:
         CraftLook.of(look.pieces)
     Schools.of(filed.ways.schools, checked_rules(filed.ways.muted))
-    content = filed.model_dump_json()
+    # What was seen of them there, and when, does not make it another file.
+    content = filed.model_dump_json(exclude={"seen"})
     with transaction.atomic():
         # One file at a time: of two that come at once, the second finds the first.
         Studio.objects.select_for_update(no_key=True).get(id=member.studio_id)
@@ -102,6 +119,7 @@ def client_from_file(member: Member, filed: ClientFile, *, again: bool = False) 
             aims=filed.aims.model_dump(),
             brief=filed.brief.model_dump(),
             own_ways=filed.ways.model_dump(),
+            reach=filed.reach.model_dump(),
             changed_by=member,
         )
         for session in filed.sessions:
@@ -199,6 +217,7 @@ def keep_table(member: Member, client_id: Any, text: str, *, again: bool = False
                     typed=row.typed,
                     source="table",
                     said=row.origin == "said",
+                    awaits=waits_for_eyes(member),
                     checked=row.origin == "checked",
                     # The order of the rows is the order they were taken in.
                     taken_at=when + timedelta(milliseconds=row.line),

@@ -23,9 +23,11 @@ from craft.fit.fitting import Check
 from craft.fit.zones import ZoneEase
 from craft.tryon.alter import changes
 from craft.units import Unit
+from studio.access import Requires
 from studio.bodies.known import today
 from studio.drawings import DrawnShape, undressed
 from studio.looks.assessment import LandmarkOut, landmarks_out
+from studio.policy import Right
 from studio.requests import MemberRequest
 from studio.schemas import Copied, Refusal, answer, file_of
 from studio.shopping import feed, services
@@ -208,7 +210,12 @@ def numbers(request: MemberRequest, client_id: UUID) -> Any:
     )
 
 
-@router.get("/clients/{uuid:client_id}/shopping/sheet.pdf", response=bytes, openapi_extra=file_of("application/pdf"))
+@router.get(
+    "/clients/{uuid:client_id}/shopping/sheet.pdf",
+    response=bytes,
+    openapi_extra=file_of("application/pdf"),
+    auth=Requires(Right.HAND_OUT),
+)
 def sheet(request: MemberRequest, client_id: UUID) -> Any:
     """The numbers on one sheet of paper, PDF."""
     shopper = services.shopper_of(request.user, client_id)

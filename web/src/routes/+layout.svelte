@@ -3,6 +3,9 @@
   import { onMount } from "svelte";
   import { goto } from "$app/navigation";
   import { navigating, page } from "$app/state";
+  import { accounts } from "$lib/account/accounts";
+  import Door from "$lib/account/Door.svelte";
+  import { OUTSIDE } from "$lib/api/client";
   import { waiting } from "$lib/api/patience.svelte";
   import { studio } from "$lib/studio.svelte";
   import { letters } from "$lib/ui/letters.svelte";
@@ -10,23 +13,46 @@
 
   const { children } = $props();
   let ready = $state(false);
+  /** Somebody is signed in who works nowhere, or the server does not answer. */
+  let trouble = $state<string | null>(null);
+
+  async function leave() {
+    await accounts("DELETE", "/auth/session");
+    location.assign("/sign-in");
+  }
 
   onMount(() => {
     document.querySelector("#opening")?.remove();
-    void studio.load().then(() => (ready = true));
+    void studio.load().then((refusal) => {
+      trouble = refusal?.message ?? null;
+      ready = true;
+    });
   });
   $effect(() => {
     document.documentElement.dataset.letters = letters.on ? "on" : "off";
   });
+  // Where the studio asks for a second factor, nothing of a client opens before there is one.
   $effect(() => {
-    if (!ready || studio.me || page.url.pathname.startsWith("/sign-in")) return;
+    if (
+      studio.me?.needs_second_factor &&
+      page.url.pathname !== "/account" &&
+      !OUTSIDE.test(page.url.pathname)
+    )
+      void goto("/account", { replaceState: true });
+  });
+  $effect(() => {
+    if (!ready || studio.me || trouble || OUTSIDE.test(page.url.pathname)) return;
     void goto(`/sign-in?then=${encodeURIComponent(page.url.pathname)}`, { replaceState: true });
   });
 </script>
 
 {#if !ready}
   <p class="p-6 text-bark" role="status">Opening…</p>
-{:else if studio.me || page.url.pathname.startsWith("/sign-in")}
+{:else if trouble && !OUTSIDE.test(page.url.pathname)}
+  <Door heading="Not let in" line={trouble}>
+    <button class="press" onclick={() => void leave()}>Sign out</button>
+  </Door>
+{:else if studio.me || OUTSIDE.test(page.url.pathname)}
   {@render children()}
 {/if}
 {#if navigating.to}<p class="fixed top-0 right-0 bg-paper px-3 py-1 text-sm" role="status">Opening…</p>{/if}

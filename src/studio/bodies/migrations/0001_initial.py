@@ -2,7 +2,6 @@
 
 import django.db.models.deletion
 import uuid
-from django.conf import settings
 from django.db import migrations, models
 
 
@@ -12,7 +11,7 @@ class Migration(migrations.Migration):
 
     dependencies = [
         ('people', '0001_initial'),
-        migrations.swappable_dependency(settings.AUTH_USER_MODEL),
+        ('people', '0001_initial'),
     ]
 
     operations = [
@@ -23,7 +22,7 @@ class Migration(migrations.Migration):
                 ('started_at', models.DateTimeField(auto_now_add=True)),
                 ('client', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='sessions', to='people.client')),
                 ('studio', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='+', to='people.studio')),
-                ('taken_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to=settings.AUTH_USER_MODEL)),
+                ('taken_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to='people.member')),
             ],
         ),
         migrations.CreateModel(

@@ -2,7 +2,6 @@
 
 import django.db.models.deletion
 import django.utils.timezone
-from django.conf import settings
 from django.db import migrations, models
 
 
@@ -11,7 +10,7 @@ class Migration(migrations.Migration):
     dependencies = [
         ('bodies', '0001_initial'),
         ('people', '0002_brief_and_own_list'),
-        migrations.swappable_dependency(settings.AUTH_USER_MODEL),
+        ('people', '0001_initial'),
     ]
 
     operations = [
@@ -74,7 +73,7 @@ class Migration(migrations.Migration):
         migrations.AddField(
             model_name='reading',
             name='taken_by',
-            field=models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to=settings.AUTH_USER_MODEL),
+            field=models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to='people.member'),
         ),
         migrations.AlterField(
             model_name='measuringsession',
@@ -101,7 +100,7 @@ class Migration(migrations.Migration):
         migrations.AddField(
             model_name='withdrawal',
             name='by',
-            field=models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to=settings.AUTH_USER_MODEL),
+            field=models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to='people.member'),
         ),
         migrations.AddField(
             model_name='withdrawal',

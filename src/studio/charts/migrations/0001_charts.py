@@ -2,7 +2,6 @@
 
 import django.db.models.deletion
 import uuid
-from django.conf import settings
 from django.db import migrations, models
 
 
@@ -12,7 +11,7 @@ class Migration(migrations.Migration):
 
     dependencies = [
         ('people', '0002_brief_and_own_list'),
-        migrations.swappable_dependency(settings.AUTH_USER_MODEL),
+        ('people', '0001_initial'),
     ]
 
     operations = [
@@ -29,7 +28,7 @@ class Migration(migrations.Migration):
                 ('of', models.CharField(default='garment', max_length=8)),
                 ('piece', models.JSONField()),
                 ('sizes', models.JSONField()),
-                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to=settings.AUTH_USER_MODEL)),
+                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to='people.member')),
                 ('studio', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='+', to='people.studio')),
             ],
             options={

@@ -3,7 +3,6 @@
 import datetime
 import django.db.models.deletion
 import uuid
-from django.conf import settings
 from django.db import migrations, models
 
 
@@ -13,7 +12,7 @@ class Migration(migrations.Migration):
 
     dependencies = [
         ('people', '0005_rules_by_their_ids'),
-        migrations.swappable_dependency(settings.AUTH_USER_MODEL),
+        ('people', '0001_initial'),
     ]
 
     operations = [
@@ -41,7 +40,7 @@ class Migration(migrations.Migration):
                 ('came_of', models.CharField(blank=True, default='', max_length=400)),
                 ('done_at', models.DateTimeField(blank=True, null=True)),
                 ('uid', models.CharField(blank=True, default='', max_length=200)),
-                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to=settings.AUTH_USER_MODEL)),
+                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to='people.member')),
                 ('client', models.ForeignKey(blank=True, null=True, on_delete=django.db.models.deletion.CASCADE, related_name='appointments', to='people.client')),
                 ('studio', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='+', to='people.studio')),
             ],
@@ -61,8 +60,8 @@ class Migration(migrations.Migration):
                 ('id', models.UUIDField(default=uuid.uuid4, editable=False, primary_key=True, serialize=False)),
                 ('token_hash', models.CharField(max_length=64, unique=True)),
                 ('read_at', models.DateTimeField(blank=True, null=True)),
-                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to=settings.AUTH_USER_MODEL)),
-                ('member', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='feeds', to=settings.AUTH_USER_MODEL)),
+                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to='people.member')),
+                ('member', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='feeds', to='people.member')),
                 ('studio', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='+', to='people.studio')),
             ],
             options={

@@ -3,7 +3,6 @@
 import datetime
 import django.db.models.deletion
 import uuid
-from django.conf import settings
 from django.db import migrations, models
 
 
@@ -14,7 +13,7 @@ class Migration(migrations.Migration):
     dependencies = [
         ('people', '0005_rules_by_their_ids'),
         ('rack', '0001_initial'),
-        migrations.swappable_dependency(settings.AUTH_USER_MODEL),
+        ('people', '0001_initial'),
     ]
 
     operations = [
@@ -28,7 +27,7 @@ class Migration(migrations.Migration):
                 ('id', models.UUIDField(default=uuid.uuid4, editable=False, primary_key=True, serialize=False)),
                 ('name', models.CharField(blank=True, default='', max_length=120)),
                 ('piece', models.JSONField()),
-                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to=settings.AUTH_USER_MODEL)),
+                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to='people.member')),
                 ('studio', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='+', to='people.studio')),
             ],
             options={
@@ -49,7 +48,7 @@ class Migration(migrations.Migration):
                 ('price', models.PositiveIntegerField(blank=True, null=True)),
                 ('when', models.CharField(default='now', max_length=10)),
                 ('bought', models.BooleanField(default=False)),
-                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to=settings.AUTH_USER_MODEL)),
+                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to='people.member')),
                 ('client', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='buying', to='people.client')),
                 ('studio', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='+', to='people.studio')),
             ],
@@ -72,7 +71,7 @@ class Migration(migrations.Migration):
                 ('place', models.CharField(blank=True, default='', max_length=120)),
                 ('on', models.DateField(blank=True, null=True)),
                 ('gone_at', models.DateTimeField(blank=True, null=True)),
-                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to=settings.AUTH_USER_MODEL)),
+                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to='people.member')),
                 ('client', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='sorted', to='people.client')),
                 ('piece', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='sorted', to='rack.rackpiece')),
                 ('studio', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='+', to='people.studio')),

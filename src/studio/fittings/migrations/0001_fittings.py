@@ -3,7 +3,6 @@
 import django.db.models.deletion
 import django.utils.timezone
 import uuid
-from django.conf import settings
 from django.db import migrations, models
 
 
@@ -14,7 +13,7 @@ class Migration(migrations.Migration):
     dependencies = [
         ('people', '0002_brief_and_own_list'),
         ('rack', '0001_initial'),
-        migrations.swappable_dependency(settings.AUTH_USER_MODEL),
+        ('people', '0001_initial'),
     ]
 
     operations = [
@@ -30,7 +29,7 @@ class Migration(migrations.Migration):
                 ('where', models.CharField(blank=True, default='', max_length=120)),
                 ('started_at', models.DateTimeField(default=django.utils.timezone.now)),
                 ('ended_at', models.DateTimeField(blank=True, null=True)),
-                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to=settings.AUTH_USER_MODEL)),
+                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to='people.member')),
                 ('client', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='fittings', to='people.client')),
                 ('studio', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='+', to='people.studio')),
             ],
@@ -57,7 +56,7 @@ class Migration(migrations.Migration):
                 ('why', models.CharField(blank=True, default='', max_length=400)),
                 ('corrected', models.JSONField(default=list)),
                 ('tried_at', models.DateTimeField(default=django.utils.timezone.now)),
-                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to=settings.AUTH_USER_MODEL)),
+                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to='people.member')),
                 ('fitting', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='trials', to='fittings.fitting')),
                 ('rack_piece', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='trials', to='rack.rackpiece')),
                 ('studio', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='+', to='people.studio')),
@@ -82,7 +81,7 @@ class Migration(migrations.Migration):
                 ('due_on', models.DateField(blank=True, null=True)),
                 ('done_at', models.DateTimeField(blank=True, null=True)),
                 ('applied', models.BooleanField(default=False)),
-                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to=settings.AUTH_USER_MODEL)),
+                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to='people.member')),
                 ('client', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='errands', to='people.client')),
                 ('rack_piece', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='errands', to='rack.rackpiece')),
                 ('studio', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='+', to='people.studio')),

@@ -3,7 +3,6 @@
 import datetime
 import django.db.models.deletion
 import uuid
-from django.conf import settings
 from django.db import migrations, models
 
 
@@ -14,7 +13,7 @@ class Migration(migrations.Migration):
     dependencies = [
         ('looks', '0003_liked_rules_by_their_ids'),
         ('people', '0005_rules_by_their_ids'),
-        migrations.swappable_dependency(settings.AUTH_USER_MODEL),
+        ('people', '0001_initial'),
     ]
 
     operations = [
@@ -29,7 +28,7 @@ class Migration(migrations.Migration):
                 ('layout', models.CharField(max_length=10)),
                 ('pages', models.PositiveIntegerField()),
                 ('pdf', models.BinaryField()),
-                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to=settings.AUTH_USER_MODEL)),
+                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to='people.member')),
                 ('client', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='books', to='people.client')),
                 ('studio', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='+', to='people.studio')),
             ],
@@ -59,7 +58,7 @@ class Migration(migrations.Migration):
                 ('to', models.EmailField(max_length=254)),
                 ('subject', models.CharField(max_length=120)),
                 ('message', models.TextField()),
-                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to=settings.AUTH_USER_MODEL)),
+                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to='people.member')),
                 ('client', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='letters', to='people.client')),
                 ('studio', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='+', to='people.studio')),
             ],
@@ -82,7 +81,7 @@ class Migration(migrations.Migration):
                 ('misses', models.PositiveIntegerField(default=0)),
                 ('closed_until', models.DateTimeField(blank=True, null=True)),
                 ('content', models.JSONField()),
-                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to=settings.AUTH_USER_MODEL)),
+                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to='people.member')),
                 ('client', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='shares', to='people.client')),
                 ('studio', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='+', to='people.studio')),
             ],
@@ -103,7 +102,7 @@ class Migration(migrations.Migration):
                 ('title', models.CharField(blank=True, default='', max_length=120)),
                 ('text', models.CharField(blank=True, default='', max_length=400)),
                 ('seen_at', models.DateTimeField(blank=True, null=True)),
-                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to=settings.AUTH_USER_MODEL)),
+                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to='people.member')),
                 ('studio', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='+', to='people.studio')),
                 ('share', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='said', to='handover.share')),
             ],
@@ -135,7 +134,7 @@ class Migration(migrations.Migration):
                 ('edits', models.JSONField(blank=True, default=dict)),
                 ('variants', models.JSONField(blank=True, default=list)),
                 ('position', models.PositiveIntegerField(default=0)),
-                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to=settings.AUTH_USER_MODEL)),
+                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to='people.member')),
                 ('client', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='cards', to='people.client')),
                 ('look', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='cards', to='looks.look')),
                 ('studio', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='+', to='people.studio')),

@@ -2,7 +2,6 @@
 
 import django.db.models.deletion
 import uuid
-from django.conf import settings
 from django.db import migrations, models
 
 
@@ -12,7 +11,7 @@ class Migration(migrations.Migration):
 
     dependencies = [
         ('people', '0005_rules_by_their_ids'),
-        migrations.swappable_dependency(settings.AUTH_USER_MODEL),
+        ('people', '0001_initial'),
     ]
 
     operations = [
@@ -26,7 +25,7 @@ class Migration(migrations.Migration):
                 ('id', models.UUIDField(default=uuid.uuid4, editable=False, primary_key=True, serialize=False)),
                 ('pieces', models.JSONField()),
                 ('word', models.CharField(blank=True, default='', max_length=120)),
-                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to=settings.AUTH_USER_MODEL)),
+                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to='people.member')),
                 ('client', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='apart', to='people.client')),
                 ('studio', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='+', to='people.studio')),
             ],
@@ -49,7 +48,7 @@ class Migration(migrations.Migration):
                 ('done', models.FloatField(default=0.0)),
                 ('beat_at', models.DateTimeField(auto_now_add=True)),
                 ('found', models.JSONField(blank=True, default=dict)),
-                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to=settings.AUTH_USER_MODEL)),
+                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to='people.member')),
                 ('client', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='searches', to='people.client')),
                 ('studio', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='+', to='people.studio')),
             ],

@@ -3,7 +3,6 @@
 import datetime
 import django.db.models.deletion
 import uuid
-from django.conf import settings
 from django.db import migrations, models
 
 
@@ -13,7 +12,7 @@ class Migration(migrations.Migration):
 
     dependencies = [
         ('people', '0005_rules_by_their_ids'),
-        migrations.swappable_dependency(settings.AUTH_USER_MODEL),
+        ('people', '0001_initial'),
     ]
 
     operations = [
@@ -35,7 +34,7 @@ class Migration(migrations.Migration):
                 ('told', models.JSONField(blank=True, default=dict)),
                 ('ticked', models.JSONField(blank=True, default=list)),
                 ('before', models.JSONField(blank=True, default=list)),
-                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to=settings.AUTH_USER_MODEL)),
+                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to='people.member')),
                 ('client', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='plans', to='people.client')),
                 ('studio', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='+', to='people.studio')),
             ],
@@ -57,7 +56,7 @@ class Migration(migrations.Migration):
                 ('title', models.CharField(blank=True, default='', max_length=120)),
                 ('source', models.CharField(blank=True, default='', max_length=80)),
                 ('by_client', models.BooleanField(default=False)),
-                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to=settings.AUTH_USER_MODEL)),
+                ('changed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to='people.member')),
                 ('client', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='worn', to='people.client')),
                 ('studio', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='+', to='people.studio')),
             ],

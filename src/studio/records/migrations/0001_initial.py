@@ -3,7 +3,6 @@
 import django.db.models.deletion
 import django.utils.timezone
 import uuid
-from django.conf import settings
 from django.db import migrations, models
 
 
@@ -13,7 +12,7 @@ class Migration(migrations.Migration):
 
     dependencies = [
         ('people', '0002_brief_and_own_list'),
-        migrations.swappable_dependency(settings.AUTH_USER_MODEL),
+        ('people', '0001_initial'),
     ]
 
     operations = [
@@ -24,7 +23,7 @@ class Migration(migrations.Migration):
                 ('at', models.DateTimeField(default=django.utils.timezone.now)),
                 ('rows', models.JSONField(default=dict)),
                 ('remaining', models.PositiveIntegerField()),
-                ('by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to=settings.AUTH_USER_MODEL)),
+                ('by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to='people.member')),
                 ('studio', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='+', to='people.studio')),
             ],
             options={

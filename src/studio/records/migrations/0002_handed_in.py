@@ -2,7 +2,6 @@
 
 import django.db.models.deletion
 import django.utils.timezone
-from django.conf import settings
 from django.db import migrations, models
 
 
@@ -11,7 +10,7 @@ class Migration(migrations.Migration):
     dependencies = [
         ('people', '0005_rules_by_their_ids'),
         ('records', '0001_initial'),
-        migrations.swappable_dependency(settings.AUTH_USER_MODEL),
+        ('people', '0001_initial'),
     ]
 
     operations = [
@@ -22,7 +21,7 @@ class Migration(migrations.Migration):
                 ('at', models.DateTimeField(default=django.utils.timezone.now)),
                 ('what', models.CharField(max_length=8)),
                 ('digest', models.CharField(max_length=64)),
-                ('by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to=settings.AUTH_USER_MODEL)),
+                ('by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='+', to='people.member')),
                 ('client', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='+', to='people.client')),
                 ('studio', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='+', to='people.studio')),
             ],

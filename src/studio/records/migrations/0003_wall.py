@@ -35,7 +35,6 @@ class Migration(migrations.Migration):
         ("pictures", "0001_pictures"),
         ("charts", "0001_charts"),
         ("sessions", "0001_initial"),
-        ("axes", "0001_initial"),
     ]
     operations: ClassVar[list[Operation]] = [
         migrations.RunSQL(GRANTS, migrations.RunSQL.noop),

@@ -28,8 +28,12 @@ export function token(): string {
   return document.cookie.match(/(?:^|; )csrftoken=([^;]+)/)?.[1] ?? "";
 }
 
+/** For whom this window was loaded; the server refuses what is asked as somebody else, so that two studios never mix. */
+export const shownTo: { member: number | null } = { member: null };
+
 const withToken: Middleware = {
   onRequest({ request }) {
+    if (shownTo.member !== null) request.headers.set("Basilwood-Member", String(shownTo.member));
     if (request.method !== "GET") request.headers.set("X-CSRFToken", token());
     return request;
   },
@@ -44,13 +48,16 @@ interface Answer<T> {
   response: Response;
 }
 
+/** Places that are there for whoever is not signed in. */
+export const OUTSIDE = /^\/(sign-in|forgotten|join|confirm)\b/;
+
 /** The data of an answer, or its refusal in words; a lost connection is a refusal too. */
 export async function ask<T>(answer: Promise<Answer<T>>): Promise<{ data: T } | { refusal: Refusal }> {
   try {
     const { data, error, response } = await answer;
     if (response.ok) return { data: data as T };
     const given = (typeof error === "object" ? error : {}) as Partial<Refusal>;
-    if (response.status === 401 && !location.pathname.startsWith("/sign-in")) {
+    if (response.status === 401 && !OUTSIDE.test(location.pathname)) {
       location.assign(`/sign-in?then=${encodeURIComponent(location.pathname)}`);
     }
     return {

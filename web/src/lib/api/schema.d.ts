@@ -13,20 +13,33 @@ export interface paths {
         };
         /**
          * Who
-         * @description Who is signed in; also hands out the token that every write needs.
+         * @description Who is signed in; also hands out the token that every write needs. Signing in and out, passwords and second factors are
+         *     asked for at /api/accounts/.
          */
         get: operations["studio_people_api_who"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/studio": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
         /**
-         * Sign In
-         * @description Sign in with an email address and a password; too many misses are answered by security.locked_out.
+         * Work For
+         * @description Work for another of the studios that this account works in.
          */
-        post: operations["studio_people_api_sign_in"];
-        /**
-         * Sign Out
-         * @description Sign out; harmless when nobody is signed in.
-         */
-        delete: operations["studio_people_api_sign_out"];
+        post: operations["studio_people_api_work_for"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -67,9 +80,29 @@ export interface paths {
         head?: never;
         /**
          * Change Studio
-         * @description Change the studio's units, schools, own list of measures, or the rules it follows.
+         * @description Change the studio's schools, the rules it follows, how one signs in, and how long clients are kept.
          */
         patch: operations["studio_people_api_change_studio"];
+        trace?: never;
+    };
+    "/api/studio/desk": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /**
+         * Change Desk
+         * @description Change the studio's units, or its own list of measures.
+         */
+        patch: operations["studio_people_api_change_desk"];
         trace?: never;
     };
     "/api/clients": {
@@ -198,6 +231,238 @@ export interface paths {
          * @description Undo a removal.
          */
         post: operations["studio_people_api_restore_client"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/members": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Members
+         * @description Everybody who works here or did, with their roles.
+         */
+        get: operations["studio_members_api_members"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/members/{member_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /**
+         * Change Member
+         * @description Change what somebody is here, what they are called, or whether they work here still.
+         */
+        patch: operations["studio_members_api_change_member"];
+        trace?: never;
+    };
+    "/api/invitations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Standing
+         * @description Invitations that are neither accepted nor taken back.
+         */
+        get: operations["studio_members_api_standing"];
+        put?: never;
+        /**
+         * Invite
+         * @description Ask somebody in; an earlier invitation of the same address ends.
+         */
+        post: operations["studio_members_api_invite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/invitations/{invitation_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Take Back
+         * @description Take an invitation back: its address opens nothing any more.
+         */
+        delete: operations["studio_members_api_take_back"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/join/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Look
+         * @description What an invitation is to; this browser remembers that it followed it.
+         */
+        post: operations["studio_members_api_look"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/join": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Join
+         * @description Accept the invitation that this browser followed, with the account that is signed in.
+         */
+        post: operations["studio_members_api_join"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/qr": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Qr
+         * @description The address of an authenticator's secret, drawn to be scanned; nothing of it is kept.
+         */
+        post: operations["studio_members_api_qr"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/assigned": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Assigned
+         * @description To whom a client is open, and whom it could be opened to.
+         */
+        get: operations["studio_members_api_assigned"];
+        /**
+         * Assign
+         * @description Open a client to the studio, or to some of it.
+         */
+        put: operations["studio_members_api_assign"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/reach": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Reach
+         * @description How a client is reached.
+         */
+        get: operations["studio_members_api_reach"];
+        /**
+         * Change Reach
+         * @description Write down how a client is reached.
+         */
+        put: operations["studio_members_api_change_reach"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/seen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Of Client
+         * @description Who saw and did what of a client.
+         */
+        get: operations["studio_audit_api_of_client"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Find
+         * @description The studio's record, searched: by whom, of whom, what kind, from when until when.
+         */
+        get: operations["studio_audit_api_find"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -384,6 +649,30 @@ export interface paths {
          */
         post: operations["studio_bodies_api_take"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client_id}/measures/{measure}/confirm": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Confirm
+         * @description Say that a measure which an apprentice took is right; the desk as it then is.
+         */
+        post: operations["studio_bodies_api_confirm"];
+        /**
+         * Unconfirm
+         * @description Undo a confirmation; the desk as it then is.
+         */
+        delete: operations["studio_bodies_api_unconfirm"];
         options?: never;
         head?: never;
         patch?: never;
@@ -3261,14 +3550,36 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
-        /** Me */
+        /**
+         * Me
+         * @description Who is signed in, as what, in which studio; `rights` is what their role may do here.
+         */
         Me: {
+            /** Member */
+            member: number;
             /** Name */
             name: string;
             /** Email */
             email: string;
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "owner" | "stylist" | "apprentice" | "front_desk";
+            /** Rights */
+            rights: components["schemas"]["Right"][];
             studio: components["schemas"]["StudioOut"];
+            /** Works In */
+            works_in: components["schemas"]["WorksIn"][];
+            /** Needs Second Factor */
+            needs_second_factor: boolean;
         };
+        /**
+         * Right
+         * @description What an operation asks for.
+         * @enum {string}
+         */
+        Right: "belong" | "diary" | "work" | "confirm" | "hand_out" | "clients" | "house" | "members" | "audit" | "erase";
         /** StudioOut */
         StudioOut: {
             /** Name */
@@ -3290,8 +3601,27 @@ export interface components {
             borders: {
                 [key: string]: number;
             };
+            /** Second Factor */
+            second_factor: boolean;
+            /** Keep Years */
+            keep_years: number;
             /** Version */
             version: number;
+        };
+        /**
+         * WorksIn
+         * @description A studio that an account works in, and as which member.
+         */
+        WorksIn: {
+            /** Member */
+            member: number;
+            /** Studio */
+            studio: string;
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "owner" | "stylist" | "apprentice" | "front_desk";
         };
         /**
          * Refusal
@@ -3303,12 +3633,10 @@ export interface components {
             /** Field */
             field?: string | null;
         };
-        /** SignIn */
-        SignIn: {
-            /** Email */
-            email: string;
-            /** Password */
-            password: string;
+        /** WorkAs */
+        WorkAs: {
+            /** Member */
+            member: number;
         };
         /**
          * School
@@ -3330,20 +3658,32 @@ export interface components {
         StudioChange: {
             /** Version */
             version: number;
-            /** Unit */
-            unit?: ("cm" | "in") | null;
             /** Schools */
             schools?: {
                 [key: string]: string;
             } | null;
-            /** Own List */
-            own_list?: string[] | null;
             /** Muted */
             muted?: string[] | null;
             /** Borders */
             borders?: {
                 [key: string]: number;
             } | null;
+            /** Second Factor */
+            second_factor?: boolean | null;
+            /** Keep Years */
+            keep_years?: number | null;
+        };
+        /**
+         * DeskChange
+         * @description What everybody who measures may set for the studio.
+         */
+        DeskChange: {
+            /** Version */
+            version: number;
+            /** Unit */
+            unit?: ("cm" | "in") | null;
+            /** Own List */
+            own_list?: string[] | null;
         };
         /**
          * ClientList
@@ -3708,6 +4048,268 @@ export interface components {
             /** Colours */
             colours: components["schemas"]["NamedColour"][];
         };
+        /**
+         * MemberRowOut
+         * @description Somebody who works here, or did.
+         */
+        MemberRowOut: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+            /** Email */
+            email: string;
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "owner" | "stylist" | "apprentice" | "front_desk";
+            /** Active */
+            active: boolean;
+            /** Second Factor */
+            second_factor: boolean;
+            /** Last Sign In */
+            last_sign_in: string | null;
+            /** Assigned */
+            assigned: number;
+        };
+        /** MemberChange */
+        MemberChange: {
+            /** Name */
+            name?: string | null;
+            /** Role */
+            role?: ("owner" | "stylist" | "apprentice" | "front_desk") | null;
+            /** Active */
+            active?: boolean | null;
+        };
+        /** InvitationOut */
+        InvitationOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Email */
+            email: string;
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "owner" | "stylist" | "apprentice" | "front_desk";
+            /**
+             * Ends At
+             * Format: date-time
+             */
+            ends_at: string;
+            /** By */
+            by: string;
+        };
+        /**
+         * InvitedOut
+         * @description A new invitation: the address it is accepted at is told this once; `sent` says whether a letter took it there.
+         */
+        InvitedOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Email */
+            email: string;
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "owner" | "stylist" | "apprentice" | "front_desk";
+            /**
+             * Ends At
+             * Format: date-time
+             */
+            ends_at: string;
+            /** By */
+            by: string;
+            /** Link */
+            link: string;
+            /** Sent */
+            sent: boolean;
+        };
+        /** InvitationIn */
+        InvitationIn: {
+            /** Email */
+            email: string;
+            /**
+             * Role
+             * @default stylist
+             * @enum {string}
+             */
+            role: "owner" | "stylist" | "apprentice" | "front_desk";
+        };
+        /**
+         * JoinOut
+         * @description What somebody is asked to: `known` says whether the address has an account already.
+         */
+        JoinOut: {
+            /** Studio */
+            studio: string;
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "owner" | "stylist" | "apprentice" | "front_desk";
+            /** Email */
+            email: string;
+            /** Known */
+            known: boolean;
+        };
+        /** JoinLookIn */
+        JoinLookIn: {
+            /** Key */
+            key: string;
+        };
+        /** JoinIn */
+        JoinIn: {
+            /** Name */
+            name: string;
+        };
+        /** QrOut */
+        QrOut: {
+            /** Picture */
+            picture: string;
+        };
+        /**
+         * QrIn
+         * @description What an authenticator app scans.
+         */
+        QrIn: {
+            /** Text */
+            text: string;
+        };
+        /** AssignedOut */
+        AssignedOut: {
+            /** Restricted */
+            restricted: boolean;
+            /** Members */
+            members: number[];
+            /** Colleagues */
+            colleagues: components["schemas"]["ColleagueOut"][];
+        };
+        /**
+         * ColleagueOut
+         * @description A name to choose among.
+         */
+        ColleagueOut: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "owner" | "stylist" | "apprentice" | "front_desk";
+        };
+        /** AssignedIn */
+        AssignedIn: {
+            /** Restricted */
+            restricted: boolean;
+            /** Members */
+            members: number[];
+        };
+        /** ReachOut */
+        ReachOut: {
+            /**
+             * Email
+             * @default
+             */
+            email: string;
+            /**
+             * Phone
+             * @default
+             */
+            phone: string;
+            /**
+             * Address
+             * @default
+             */
+            address: string;
+            /**
+             * Prefers
+             * @default
+             */
+            prefers: string;
+            /**
+             * Client Id
+             * Format: uuid
+             */
+            client_id: string;
+            /** Name */
+            name: string;
+            /** Version */
+            version: number;
+        };
+        /** ReachChange */
+        ReachChange: {
+            /**
+             * Email
+             * @default
+             */
+            email: string;
+            /**
+             * Phone
+             * @default
+             */
+            phone: string;
+            /**
+             * Address
+             * @default
+             */
+            address: string;
+            /**
+             * Prefers
+             * @default
+             */
+            prefers: string;
+            /** Version */
+            version: number;
+        };
+        /**
+         * SeenList
+         * @description A page of entries, the last first; `total` is how many there are.
+         */
+        SeenList: {
+            /** Total */
+            total: number;
+            /** Rows */
+            rows: components["schemas"]["SeenOut"][];
+        };
+        /** SeenOut */
+        SeenOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /** Did */
+            did: string;
+            /** Verb */
+            verb: string;
+            /** What */
+            what: string;
+            /** Kind */
+            kind: string;
+            /** Client */
+            client: string;
+            /** Client Id */
+            client_id: string | null;
+            /** Erased */
+            erased: boolean;
+            /** Place */
+            place: string;
+            /** Device */
+            device: string;
+        };
         /** CardOut */
         CardOut: {
             /** Name */
@@ -3872,6 +4474,8 @@ export interface components {
             readings: components["schemas"]["ReadingOut"][];
             /** Wants Another */
             wants_another: boolean;
+            /** Awaits */
+            awaits: string;
             last: components["schemas"]["LastOut"] | null;
             /** Taken On */
             taken_on: string | null;
@@ -8573,6 +9177,15 @@ export interface components {
              */
             ways: components["schemas"]["FiledWays"];
             /**
+             * @default {
+             *       "email": "",
+             *       "phone": "",
+             *       "address": "",
+             *       "prefers": ""
+             *     }
+             */
+            reach: components["schemas"]["FiledReach"];
+            /**
              * Sessions
              * @default []
              */
@@ -8627,6 +9240,11 @@ export interface components {
              * @default []
              */
             visits: components["schemas"]["FiledVisit"][];
+            /**
+             * Seen
+             * @default []
+             */
+            seen: components["schemas"]["FiledSeen"][];
         };
         /**
          * FiledApart
@@ -8676,6 +9294,11 @@ export interface components {
              * @default
              */
             guardian: string;
+            /**
+             * Texts
+             * @default []
+             */
+            texts: string[];
         };
         /**
          * FiledErrand
@@ -8831,6 +9454,32 @@ export interface components {
             facts: components["schemas"]["Facts"];
         };
         /**
+         * FiledReach
+         * @description How the client is reached.
+         */
+        FiledReach: {
+            /**
+             * Email
+             * @default
+             */
+            email: string;
+            /**
+             * Phone
+             * @default
+             */
+            phone: string;
+            /**
+             * Address
+             * @default
+             */
+            address: string;
+            /**
+             * Prefers
+             * @default
+             */
+            prefers: string;
+        };
+        /**
          * FiledReading
          * @description One reading: cm, what was typed or sent, and what became of it.
          */
@@ -8880,6 +9529,35 @@ export interface components {
             taken_at: string;
         };
         /**
+         * FiledSeen
+         * @description Who saw or did what of the client, and from where. It is told and never taken in: it is the record of the house it was
+         *     made in.
+         */
+        FiledSeen: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /**
+             * By
+             * @default
+             */
+            by: string;
+            /** Did */
+            did: string;
+            /**
+             * Place
+             * @default
+             */
+            place: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+        };
+        /**
          * FiledSession
          * @description One measuring session.
          */
@@ -8917,7 +9595,8 @@ export interface components {
              * @default {
              *       "agreed": [],
              *       "present": "",
-             *       "guardian": ""
+             *       "guardian": "",
+             *       "texts": []
              *     }
              */
             consent: components["schemas"]["FiledConsent"];
@@ -9261,7 +9940,7 @@ export interface components {
                 "application/json": components["schemas"]["Refusal"];
             };
         };
-        /** @description It was not sent by one of our own pages. */
+        /** @description It was not sent by one of our own pages, or the role of who asks does not go so far. */
         NotDone403: {
             headers: {
                 [name: string]: unknown;
@@ -9360,7 +10039,15 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
-            403: components["responses"]["NotDone403"];
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
             404: components["responses"]["NotDone404"];
             409: components["responses"]["NotDone409"];
             413: components["responses"]["NotDone413"];
@@ -9369,7 +10056,7 @@ export interface operations {
             503: components["responses"]["NotDone503"];
         };
     };
-    studio_people_api_sign_in: {
+    studio_people_api_work_for: {
         parameters: {
             query?: never;
             header?: never;
@@ -9378,7 +10065,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SignIn"];
+                "application/json": components["schemas"]["WorkAs"];
             };
         };
         responses: {
@@ -9392,52 +10079,16 @@ export interface operations {
                 };
             };
             400: components["responses"]["NotDone400"];
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            403: components["responses"]["NotDone403"];
-            404: components["responses"]["NotDone404"];
-            409: components["responses"]["NotDone409"];
-            413: components["responses"]["NotDone413"];
-            415: components["responses"]["NotDone415"];
-            422: components["responses"]["NotDone422"];
-            /** @description Too Many Requests */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Refusal"];
-                };
-            };
-            503: components["responses"]["NotDone503"];
-        };
-    };
-    studio_people_api_sign_out: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            400: components["responses"]["NotDone400"];
             401: components["responses"]["NotDone401"];
-            403: components["responses"]["NotDone403"];
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
             404: components["responses"]["NotDone404"];
             409: components["responses"]["NotDone409"];
             413: components["responses"]["NotDone413"];
@@ -9485,6 +10136,39 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["StudioChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudioOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_people_api_change_desk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeskChange"];
             };
         };
         responses: {
@@ -9782,6 +10466,501 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ClientRow"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_members_api_members: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MemberRowOut"][];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_members_api_change_member: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                member_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MemberChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MemberRowOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_members_api_standing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InvitationOut"][];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_members_api_invite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InvitationIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InvitedOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_members_api_take_back: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                invitation_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_members_api_look: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JoinLookIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JoinOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_members_api_join: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JoinIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_members_api_qr: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["QrIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QrOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_members_api_assigned: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AssignedOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_members_api_assign: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AssignedIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AssignedOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_members_api_reach: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReachOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_members_api_change_reach: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReachChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReachOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_audit_api_of_client: {
+        parameters: {
+            query?: {
+                offset?: number;
+            };
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeenList"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_audit_api_find: {
+        parameters: {
+            query?: {
+                by?: number | null;
+                client_id?: string | null;
+                kind?: ("look" | "change" | "export" | "print" | "share" | "erase") | null;
+                first?: string | null;
+                last?: string | null;
+                offset?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeenList"];
                 };
             };
             400: components["responses"]["NotDone400"];
@@ -10149,6 +11328,70 @@ export interface operations {
                     "application/json": components["schemas"]["ReadingDoubtOut"] | components["schemas"]["Refusal"];
                 };
             };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_bodies_api_confirm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+                measure: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeskOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_bodies_api_unconfirm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client_id: string;
+                measure: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeskOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
             503: components["responses"]["NotDone503"];
         };
     };

@@ -90,13 +90,13 @@
           data-hold={look.name}
           onclick={() => void compare.toggle(look)}>Hold up</button
         >
-        <a
-          class="quiet text-sm"
-          href="/api/looks/{look.id}/picture.svg"
-          download="look.svg"
-          aria-label="Picture of {look.name || 'unnamed look'}, a file"
-          data-sveltekit-reload>Picture</a
-        >
+        {#if studio.may("hand_out")}<a
+            class="quiet text-sm"
+            href="/api/looks/{look.id}/picture.svg"
+            download="look.svg"
+            aria-label="Picture of {look.name || 'unnamed look'}, a file"
+            data-sveltekit-reload>Picture</a
+          >{/if}
         <button
           class="quiet text-sm"
           aria-label="Remove {look.name || 'unnamed look'}"

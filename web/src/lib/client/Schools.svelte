@@ -38,17 +38,21 @@
   }
 </script>
 
-<section aria-labelledby="schools" class="border-t border-grain pt-3">
-  <h2 id="schools" class="heading">Where stylists differ</h2>
-  <p class="mb-1 text-sm text-bark">The view this studio takes. Change one and the reasons follow at once.</p>
-  {#if trouble}<p role="alert" class="text-madder">{trouble}</p>{/if}
-  {#each schools as school (school.id)}
-    <Word
-      label={said(school.id)}
-      value={taken[school.id] ?? school.positions[0]}
-      choices={school.positions}
-      removable={false}
-      onchange={(position) => void take(school.id, position)}
-    />
-  {/each}
-</section>
+{#if studio.may("house")}
+  <section aria-labelledby="schools" class="border-t border-grain pt-3">
+    <h2 id="schools" class="heading">Where stylists differ</h2>
+    <p class="mb-1 text-sm text-bark">
+      The view this studio takes. Change one and the reasons follow at once.
+    </p>
+    {#if trouble}<p role="alert" class="text-madder">{trouble}</p>{/if}
+    {#each schools as school (school.id)}
+      <Word
+        label={said(school.id)}
+        value={taken[school.id] ?? school.positions[0]}
+        choices={school.positions}
+        removable={false}
+        onchange={(position) => void take(school.id, position)}
+      />
+    {/each}
+  </section>
+{/if}

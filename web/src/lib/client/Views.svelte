@@ -89,9 +89,10 @@
             <button class="quiet text-leaf" onclick={() => void takeForClient(view.school, view.position)}
               >Take it for {forename}</button
             >
-            <button class="quiet" onclick={() => void takeForHouse(view.school, view.position)}
-              >for the house</button
-            >
+            {#if studio.may("house")}<button
+                class="quiet"
+                onclick={() => void takeForHouse(view.school, view.position)}>for the house</button
+              >{/if}
           </p>
         </div>
       {:else}

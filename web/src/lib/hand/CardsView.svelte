@@ -98,8 +98,16 @@
                   disabled={at >= hand.cards.length - 1}
                   onclick={() => void hand.move(card, 1)}>later</button
                 >
-                <a class="quiet flex items-center" href="/api/cards/{card.id}/card.png" download>PNG</a>
-                <a class="quiet flex items-center" href="/api/cards/{card.id}/card.svg" download>SVG</a>
+                {#if studio.may("hand_out")}<a
+                    class="quiet flex items-center"
+                    href="/api/cards/{card.id}/card.png"
+                    download>PNG</a
+                  >{/if}
+                {#if studio.may("hand_out")}<a
+                    class="quiet flex items-center"
+                    href="/api/cards/{card.id}/card.svg"
+                    download>SVG</a
+                  >{/if}
                 <button class="quiet" onclick={() => void hand.takeAway(card)}>take away</button>
               </span>
             {/if}

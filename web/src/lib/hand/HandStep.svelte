@@ -16,7 +16,9 @@
     }),
   );
   // A client sees her cards; the rest is the stylist's desk.
-  const views = $derived(VIEWS.filter(([key]) => !studio.turned || key === "cards"));
+  const views = $derived(
+    VIEWS.filter(([key]) => key === "cards" || (!studio.turned && studio.may("hand_out"))),
+  );
   $effect(() => {
     if (studio.turned) hand.view = "cards";
   });

@@ -8,6 +8,7 @@
   import TapeLine from "../figure/TapeLine.svelte";
   import { studio } from "../studio.svelte";
   import { day } from "../units";
+  import Awaiting from "./Awaiting.svelte";
   import HowTo from "./HowTo.svelte";
   import Measure from "./Measure.svelte";
   import type { Measuring } from "./measuring.svelte";
@@ -29,7 +30,10 @@
     {#if studio.turned}<p>
         The screen is turned to the client; figures are hidden. Measuring goes on when it is turned back.
       </p>
-    {:else}<Measure {measuring} {client} />{/if}
+    {:else}
+      <Awaiting {measuring} />
+      <Measure {measuring} {client} />
+    {/if}
   {/snippet}
   {#snippet stage()}
     {#if desk}

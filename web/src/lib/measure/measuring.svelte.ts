@@ -211,6 +211,28 @@ export class Measuring {
     await this.#take(name, `${reading.value}${reading.unit}`, { id: reading.id, source: "tape" }, reading);
   }
 
+  /** A second pair of eyes has looked: this measure counts as it is. */
+  async confirm(name: string): Promise<void> {
+    if (await this.#confirm(name, true))
+      this.history.add({
+        name: `${this.cards.get(name)?.label ?? name} is right`,
+        undo: async () => void (await this.#confirm(name, false)),
+        redo: async () => void (await this.#confirm(name, true)),
+      });
+  }
+
+  async #confirm(measure: string, right: boolean): Promise<boolean> {
+    const params = { params: { path: { client_id: this.clientId, measure } } };
+    const told = await ask(
+      right
+        ? api.POST("/api/clients/{client_id}/measures/{measure}/confirm", params)
+        : api.DELETE("/api/clients/{client_id}/measures/{measure}/confirm", params),
+    );
+    if ("refusal" in told) this.trouble = told.refusal.message;
+    else this.desk = told.data;
+    return "data" in told;
+  }
+
   async withdraw(reading: Schemas["ReadingOut"]): Promise<void> {
     const name = `${this.cards.get(reading.measure)?.label ?? reading.measure} of ${reading.typed}`;
     if (await this.#withdraw(reading.id, true))

@@ -2,6 +2,7 @@
   /** One client on the list: open, rename, take off the list. */
   import { tick } from "svelte";
   import { api, ask, type Schemas } from "../api/client";
+  import { studio } from "../studio.svelte";
   import { notice } from "../ui/notice.svelte";
   import { day } from "../units";
 
@@ -80,22 +81,28 @@
     >
       <span class="heading text-lg min-[43.75em]:truncate">{client.name}</span>
       <span class="self-center text-sm min-[43.75em]:row-span-2 min-[43.75em]:text-right">
-        {#if client.measures}
+        {#if !studio.may("work")}
+          <span class="text-bark">How to reach them</span>
+        {:else if client.measures}
           {client.measures}
           {client.measures === 1 ? "measure" : "measures"}{#if due}, <strong>measure again</strong>{/if}
         {:else}<span class="text-bark">not measured yet</span>{/if}
-        <span class="block text-bark">
+        <span class="block text-bark" class:hidden={!studio.may("work")}>
           {client.looks
             ? `${client.looks} ${client.looks === 1 ? "look" : "looks"}`
             : "no looks"}{client.due_on ? ` · ${due ? "was due" : "due"} ${day(client.due_on)}` : ""}
         </span>
       </span>
-      <span class="truncate text-sm text-bark">{client.note || "No note"}</span>
+      <span class="truncate text-sm text-bark">{client.note || (studio.may("work") ? "No note" : "")}</span>
     </a>
-    <button class="quiet text-sm" aria-label="Rename {client.name}" onclick={() => void edit()}>Rename</button
-    >
-    <button class="quiet text-sm" aria-label="Remove {client.name}" onclick={() => void remove()}
-      >Remove</button
-    >
+    {#if studio.may("work")}
+      <button class="quiet text-sm" aria-label="Rename {client.name}" onclick={() => void edit()}
+        >Rename</button
+      >
+    {/if}{#if studio.may("clients")}
+      <button class="quiet text-sm" aria-label="Remove {client.name}" onclick={() => void remove()}
+        >Remove</button
+      >
+    {/if}
   {/if}
 </li>

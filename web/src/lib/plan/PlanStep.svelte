@@ -189,7 +189,11 @@
             /></label
           >
           <button class="quiet" onclick={() => void plans.air()}>take the forecast</button>
-          <a class="quiet flex items-center" href="/api/plans/{plan.id}/plan.pdf" download>print</a>
+          {#if studio.may("hand_out")}<a
+              class="quiet flex items-center"
+              href="/api/plans/{plan.id}/plan.pdf"
+              download>print</a
+            >{/if}
           <button class="quiet" onclick={() => void plans.remove(plan)}>take away</button>
         {/if}
       </header>

@@ -88,5 +88,9 @@
 {/if}
 <p class="mt-5 border-t border-grain pt-3 text-sm">
   <a class="quiet" href="/people/{clientId}/numbers">The numbers for the phone</a>
-  <a class="quiet" href="/api/clients/{clientId}/shopping/sheet.pdf" target="_blank">One sheet, PDF</a>
+  {#if studio.may("hand_out")}<a
+      class="quiet"
+      href="/api/clients/{clientId}/shopping/sheet.pdf"
+      target="_blank">One sheet, PDF</a
+    >{/if}
 </p>

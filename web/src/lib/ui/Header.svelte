@@ -2,18 +2,20 @@
   import type { Snippet } from "svelte";
   import { goto } from "$app/navigation";
   import { page } from "$app/state";
-  import { api, ask } from "../api/client";
-  import { studio } from "../studio.svelte";
+  import { accounts } from "../account/accounts";
+  import { studio, type Right } from "../studio.svelte";
   import Help from "./Help.svelte";
   import { notice } from "./notice.svelte";
 
-  const PAGES = [
-    ["/people", "People"],
-    ["/diary", "Diary"],
-    ["/due", "Due"],
-    ["/charts", "Size charts"],
-    ["/rules", "House rules"],
-  ] as const;
+  const PAGES: readonly (readonly [string, string, Right])[] = [
+    ["/people", "People", "diary"],
+    ["/diary", "Diary", "diary"],
+    ["/due", "Due", "work"],
+    ["/charts", "Size charts", "work"],
+    ["/rules", "House rules", "work"],
+    ["/studio", "Studio", "members"],
+  ];
+  const pages = $derived(PAGES.filter(([, , right]) => studio.may(right)));
   const { children }: { children?: Snippet } = $props();
 
   export async function otherUnit() {
@@ -26,8 +28,8 @@
   export const showKeys = () => (help = true);
 
   async function signOut() {
-    await ask(api.DELETE("/api/session"));
-    studio.me = null;
+    await accounts("DELETE", "/auth/session");
+    studio.enter(null);
     await goto("/sign-in");
   }
 </script>
@@ -41,7 +43,7 @@
   {#if children}{@render children()}
   {:else}
     <nav aria-label="Studio" class="flex flex-wrap gap-x-1">
-      {#each PAGES as [path, name] (path)}
+      {#each pages as [path, name] (path)}
         <a
           class="quiet flex items-center px-1.5 whitespace-nowrap min-[43.75em]:px-2 aria-[current=page]:decoration-leaf aria-[current=page]:decoration-2"
           href={path}
@@ -54,14 +56,20 @@
     <button class="quiet hidden min-[43.75em]:inline" onclick={showKeys}
       >Keys <span class="key letter">?</span></button
     >
-    <button
-      class="quiet"
-      onclick={() => void otherUnit()}
-      title="Change to {studio.unit === 'cm' ? 'inches' : 'cm'}"
+    {#if studio.may("work")}<button
+        class="quiet"
+        onclick={() => void otherUnit()}
+        title="Change to {studio.unit === 'cm' ? 'inches' : 'cm'}"
+      >
+        {studio.unit === "cm" ? "cm" : "inches"} <span class="key letter">U</span>
+      </button>{/if}
+    <a
+      class="quiet hidden items-center text-bark lg:flex"
+      href="/account"
+      aria-current={page.url.pathname === "/account" ? "page" : undefined}
+      >{studio.me?.name}, {studio.me?.studio.name}</a
     >
-      {studio.unit === "cm" ? "cm" : "inches"} <span class="key letter">U</span>
-    </button>
-    <span class="hidden text-bark lg:inline">{studio.me?.name}, {studio.me?.studio.name}</span>
+    <a class="quiet flex items-center lg:hidden" href="/account">Account</a>
     <button class="quiet" onclick={() => void signOut()}>Sign out</button>
   </div>
 </header>

@@ -7,6 +7,7 @@
   import PersonRow from "$lib/people/PersonRow.svelte";
   import Erasures from "$lib/records/Erasures.svelte";
   import FileIn from "$lib/records/FileIn.svelte";
+  import { studio } from "$lib/studio.svelte";
   import Header from "$lib/ui/Header.svelte";
   import { alone } from "$lib/ui/letters.svelte";
   import type { PageProps } from "./$types";
@@ -96,14 +97,18 @@
       {/if}
     </div>
     <div class="mt-10 space-y-2">
-      <details>
-        <summary class="min-h-8 cursor-pointer py-1">Bring in a client file</summary>
-        <div class="mt-1 max-w-xl"><FileIn /></div>
-      </details>
-      <details id="erased" bind:open={proofs}>
-        <summary class="min-h-8 cursor-pointer py-1">Proofs of erasure</summary>
-        {#if proofs}<Erasures />{/if}
-      </details>
+      {#if studio.may("clients")}
+        <details>
+          <summary class="min-h-8 cursor-pointer py-1">Bring in a client file</summary>
+          <div class="mt-1 max-w-xl"><FileIn /></div>
+        </details>
+      {/if}
+      {#if studio.may("erase")}
+        <details id="erased" bind:open={proofs}>
+          <summary class="min-h-8 cursor-pointer py-1">Proofs of erasure</summary>
+          {#if proofs}<Erasures />{/if}
+        </details>
+      {/if}
     </div>
   </main>
 </div>

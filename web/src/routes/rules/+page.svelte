@@ -55,7 +55,7 @@
     {/if}
     {#if !house.rules}<p role="status" class="py-4 text-bark">Holding the rules against the looks…</p>
     {:else if !house.shown.length}<p class="py-4">No rule says that.</p>{/if}
-    {#if house.rules && !house.sought}<SchoolDefaults {house} ontake={take} />{/if}
+    {#if house.rules && !house.sought && studio.may("house")}<SchoolDefaults {house} ontake={take} />{/if}
     {#each house.subjects as subject (subject)}
       <section aria-labelledby="s-{subject}" class="mt-5">
         <h2 id="s-{subject}" class="heading text-lg first-letter:uppercase">{subject}</h2>
@@ -70,12 +70,12 @@
                   onclick={() => void house.show(rule)}
                   >speaks of {rule.touches} {rule.touches === 1 ? "look" : "looks"}</button
                 >
-                <button
-                  class="press min-h-7 shrink-0 px-2 py-0 text-sm"
-                  aria-pressed={rule.muted}
-                  aria-label="{rule.muted ? 'Follow' : 'Mute'}: {rule.says}"
-                  onclick={() => void turn(rule)}>{rule.muted ? "Muted" : "Mute"}</button
-                >
+                {#if studio.may("house")}<button
+                    class="press min-h-7 shrink-0 px-2 py-0 text-sm"
+                    aria-pressed={rule.muted}
+                    aria-label="{rule.muted ? 'Follow' : 'Mute'}: {rule.says}"
+                    onclick={() => void turn(rule)}>{rule.muted ? "Muted" : "Mute"}</button
+                  >{:else if rule.muted}<span class="shrink-0 text-sm text-bark">muted</span>{/if}
               </div>
               <p class="text-xs text-bark">
                 {[
@@ -94,9 +94,11 @@
                   {#if house.proposed?.of === rule.id}
                     <Effect effect={house.effect} change={rule.muted ? "Followed again" : "Muted"} />
                   {/if}
-                  {#each house.bordersOf(rule) as border (border.key)}
-                    <MoveBorder {house} {border} ontake={take} />
-                  {/each}
+                  {#if studio.may("house")}
+                    {#each house.bordersOf(rule) as border (border.key)}
+                      <MoveBorder {house} {border} ontake={take} />
+                    {/each}
+                  {/if}
                   {#if house.looks.length}<h3 class="mt-2 font-semibold">It speaks of</h3>{/if}
                   <ul>
                     {#each house.looks as look (look.look_id)}

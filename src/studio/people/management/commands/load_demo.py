@@ -17,12 +17,14 @@ from craft.formats.client_file import ClientFile, FiledConsent, FiledReading, Fi
 from craft.formats.look_form import FiledLink, FiledLook, LookFacts
 from craft.formats.rack_form import Facts, FiledPiece
 from studio.edit.services import carry
+from studio.members.services import add_member, assign
 from studio.people import demo
 from studio.people.demo_fittings import load_charts, load_fittings
 from studio.people.demo_handover import load_handover
 from studio.people.demo_looks import LOOK_FACTS
 from studio.people.demo_rack import KIT, RACKS
-from studio.people.models import Member, Studio
+from studio.people.models import Client, Member, Studio
+from studio.policy import Role
 from studio.records.services import client_from_file
 
 
@@ -42,9 +44,11 @@ class Command(BaseCommand):
 def load(password: str) -> Member:
     """Make both studios; the first stylist of the first one."""
     studio = Studio.objects.create(name=demo.STUDIO)
-    members = [Member.objects.create_member(studio, email, name, password) for email, name in demo.STYLISTS]
+    members = [add_member(studio, email, name, password, role) for email, name, role in demo.STYLISTS]
     other = Studio.objects.create(name=demo.OTHER_STUDIO, unit="in")
-    Member.objects.create_member(other, *demo.OTHER_STYLIST, password)
+    add_member(other, *demo.OTHER_STYLIST, password, Role.OWNER)
+    # One of them works for both.
+    add_member(other, *demo.STYLISTS[1][:2], password)
     for person in demo.PEOPLE:
         client = client_from_file(members[0], file_of(person, datetime.now(UTC)))
         load_fittings(members[0], client, datetime.now(UTC))
@@ -52,6 +56,9 @@ def load(password: str) -> Member:
     for line in KIT:
         carry(members[0], uuid4(), line)
     load_handover(members)
+    apprentice = next(member for member in members if member.role == Role.APPRENTICE)
+    for client in Client.objects.filter(studio=studio, name__in=demo.APPRENTICES_CLIENTS):
+        assign(members[0], client.id, restricted=False, members=[apprentice.pk])
     return members[0]
 
 

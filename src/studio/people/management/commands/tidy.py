@@ -1,16 +1,16 @@
-"""Clear away what has expired: sessions that ended, and what was noted of misses at sign-in."""
+"""Clear away what has expired: sessions that ended, and what was counted of misses at sign-in."""
 
 from __future__ import annotations
 
-from datetime import UTC, datetime, timedelta
+from datetime import UTC, datetime
 from typing import Any
 
-from axes.models import AccessAttempt, AccessFailureLog
+from allauth.usersessions.models import UserSession
+from django.contrib.sessions.models import Session
+from django.core.cache import cache
 from django.core.management import call_command
 from django.core.management.base import BaseCommand
-
-#: Misses are counted over a quarter of an hour; they are kept for a day, for whoever looks into an attack.
-KEPT_FOR = timedelta(days=1)
+from django.db import connection
 
 
 class Command(BaseCommand):
@@ -19,5 +19,7 @@ class Command(BaseCommand):
     def handle(self, *args: Any, **options: Any) -> None:
         """Clear it away."""
         call_command("clearsessions")
-        for noted in (AccessAttempt, AccessFailureLog):
-            noted.objects.filter(attempt_time__lt=datetime.now(UTC) - KEPT_FOR).delete()
+        UserSession.objects.exclude(session_key__in=Session.objects.values("session_key")).delete()
+        table = connection.ops.quote_name(cache._table)  # type: ignore[attr-defined]
+        with connection.cursor() as cursor:
+            cursor.execute(f"DELETE FROM {table} WHERE expires < %s", [datetime.now(UTC)])  # noqa: S608 (our own table)

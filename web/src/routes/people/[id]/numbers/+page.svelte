@@ -13,9 +13,11 @@
 <main class="sheet mx-auto max-w-5xl px-4 py-4">
   <p class="screen mb-3 flex gap-3 text-sm">
     <a class="quiet" href="/people/{data.id}#shop">Back to {data.numbers.client}</a>
-    <a class="press ml-auto" href="/api/clients/{data.id}/shopping/sheet.pdf" target="_blank"
-      >One sheet, PDF</a
-    >
+    {#if studio.may("hand_out")}<a
+        class="press ml-auto"
+        href="/api/clients/{data.id}/shopping/sheet.pdf"
+        target="_blank">One sheet, PDF</a
+      >{/if}
     <button class="press" onclick={() => print()}>Print</button>
   </p>
   <h1 class="heading text-2xl">Shopping numbers for {data.numbers.client}</h1>

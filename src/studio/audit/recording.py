@@ -1,0 +1,83 @@
+"""Recording: with what an operation does, in its transaction, an entry says who did it, to whom, and from where."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from contextlib import nullcontext
+from datetime import timedelta
+from functools import wraps
+from typing import Any
+
+from django.db import connection
+from ninja import Status
+
+from studio.audit.words import Kind, called
+from studio.members.devices import device_of
+from studio.people.models import Client, Member
+from studio.security import place_of
+from studio.touched import begin
+from studio.wall import transaction_of
+
+#: Who looks at the same of the same client again within so long has looked once: a screen asks several times a minute.
+SAME_LOOK = timedelta(minutes=10)
+
+_INSERT = """
+INSERT INTO audit_entry (studio_id, at, by_id, subject, kind, area, place, device)
+SELECT %(studio)s, now(), %(by)s, {subject}, %(kind)s, %(area)s, %(place)s, %(device)s {source}
+"""
+_OF_CLIENT = ("c.subject", "FROM people_client c WHERE c.id = %(client)s")
+_OF_SUBJECT = ("%(subject)s::uuid", "WHERE true")
+_UNLESS_SEEN = """
+AND NOT EXISTS (SELECT 1 FROM audit_entry e WHERE e.subject = {subject} AND e.by_id = %(by)s AND e.area = %(area)s
+AND e.kind = 'look' AND e.at > now() - %(within)s)
+"""
+Operation = Callable[..., Any]
+
+
+def record(operation: Operation) -> Operation:
+    """Decorator of an operation: what it does is recorded, unless it tells of nobody."""
+    module, name = operation.__module__, operation.__name__
+
+    @wraps(operation)
+    def recorded(request: Any, *given: Any, **named: Any) -> Any:
+        what = called(module, name, request.method)
+        if what is None:
+            return operation(request, *given, **named)
+        kind, area = what
+        # What is erased is not there to be named afterwards.
+        subject = _subject_of(named.get("client_id")) if kind == "erase" else None
+        touched = begin()
+        answer = operation(request, *given, **named)
+        if not (isinstance(answer, Status) and answer.status_code >= 400) and isinstance(request.user, Member):
+            write(request, kind, area, named.get("client_id") or (touched[-1] if touched else None), subject)
+        return answer
+
+    return recorded
+
+
+def _subject_of(client_id: Any) -> Any:
+    return Client.objects.filter(pk=client_id).values_list("subject", flat=True).first()
+
+
+def write(request: Any, kind: Kind, area: str, client_id: Any, subject: Any = None) -> None:
+    """Add an entry. A look at nobody's in particular is none."""
+    if kind == "look" and client_id is None and area != "audit":
+        return
+    member: Member = request.user
+    of, source = _OF_CLIENT if client_id is not None and subject is None else _OF_SUBJECT
+    statement = _INSERT.format(subject=of, source=source)
+    if kind == "look" and client_id is not None:
+        statement += _UNLESS_SEEN.format(subject=of)
+    told = {
+        "studio": member.studio_id,
+        "by": member.pk,
+        "client": client_id,
+        "subject": subject,
+        "kind": kind,
+        "area": area,
+        "place": place_of(request)[:45],
+        "within": SAME_LOOK,
+        "device": device_of(request.headers.get("User-Agent", "")),
+    }
+    with nullcontext() if connection.in_atomic_block else transaction_of(member), connection.cursor() as cursor:
+        cursor.execute(statement, told)
