@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Asked before something that matters: prove anew that it is you. */
+  import { onMount } from "svelte";
   import { accounts, type Answer } from "./accounts";
   import PasswordField from "./PasswordField.svelte";
   import { canPasskey, showPasskey } from "./passkeys";
@@ -7,6 +8,8 @@
   const { ondone, onleave }: { ondone: () => void; onleave: () => void } = $props();
   let password = $state("");
   let trouble = $state<string | null>(null);
+
+  onMount(() => document.querySelector<HTMLElement>("#prove")?.focus());
 
   async function after(asking: Promise<Answer>) {
     const told = await asking;
