@@ -69,3 +69,9 @@ def _loads(library: str) -> bool:
 def ensure_browser() -> None:
     there = all(shutil.which(program) for program in ("chromium", "chromedriver"))
     ensure("Chromium and ChromeDriver", ["chromium", "chromium-driver"], there)
+
+
+def ensure_proxy() -> None:
+    """The proxy that the tests put in front, and what makes its certificate."""
+    there = all(shutil.which(program) for program in ("nginx", "openssl"))
+    ensure("nginx", ["nginx-light", "openssl"], there)

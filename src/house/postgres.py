@@ -129,23 +129,23 @@ class Cluster:
         }
 
 
-def _home() -> Path:
+def _home(name: str) -> Path:
     """The folder for the cluster: the project's own, unless PostgreSQL's user cannot get there."""
     user = server_user()
     HOUSE.mkdir(exist_ok=True)
     if user is None or _may_enter(HOUSE, user):
-        return HOUSE / "postgres"
+        return HOUSE / name
     mark = hashlib.sha256(str(ROOT).encode()).hexdigest()[:12]
     elsewhere = Path("/var/lib/basilwood") / mark
     elsewhere.mkdir(parents=True, exist_ok=True)
     say(f"  PostgreSQL's user cannot enter this folder; the database lies in {elsewhere}")
-    return elsewhere / "postgres"
+    return elsewhere / name
 
 
-def own_cluster(password: str, serving: str) -> Cluster:
-    """The demo's cluster, started; made on the first start and repaired when that was cut short."""
+def own_cluster(password: str, serving: str, name: str = "postgres") -> Cluster:
+    """A cluster of our own, the demo's or a studio's, started; made on the first start and repaired when that was cut short."""
     programs = ensure_postgres()
-    data = _home()
+    data = _home(name)
     cluster = Cluster(data, password, serving, programs)
     if not (data / READY).exists():
         if data.exists():

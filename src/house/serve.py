@@ -46,7 +46,7 @@ def _alone(port: int) -> Iterator[None]:
         yield
 
 
-def _check_port(port: int) -> None:
+def check_port(port: int) -> None:
     if not 1 <= port <= 65535:
         raise Trouble(f"{port} is not a port. Choose one from 1024 to 65535.")
     ends = time.monotonic() + LETS_GO_WITHIN
@@ -101,10 +101,10 @@ def as_serving(env: Mapping[str, str]) -> dict[str, str]:
     return {**env, **role, "BASILWOOD_DB_PASSWORD": env["BASILWOOD_DB_SERVE_PASSWORD"]}
 
 
-def gunicorn(port: int, env: Mapping[str, str], *more: str) -> subprocess.Popen[bytes]:
+def gunicorn(port: int, env: Mapping[str, str], *more: str, host: str = "127.0.0.1") -> subprocess.Popen[bytes]:
     """Start the application server as the role that serves; its words go into a log."""
     LOGS.mkdir(parents=True, exist_ok=True)
-    words = ["--bind", f"127.0.0.1:{port}", "--config", "python:studio.serving", "--no-control-socket"]
+    words = ["--bind", f"{host}:{port}", "--config", "python:studio.serving", "--no-control-socket"]
     log = (LOGS / "gunicorn.log").open("ab")
     with log:
         return subprocess.Popen(
@@ -221,7 +221,7 @@ def wait_for(port: int, server: subprocess.Popen[bytes], seconds: float = 60) ->
     raise Trouble(f"The server did not answer within {seconds:.0f} s; see .house/logs/gunicorn.log")
 
 
-def _tidy(env: Mapping[str, str]) -> subprocess.Popen[bytes]:
+def tidy(env: Mapping[str, str]) -> subprocess.Popen[bytes]:
     """Clear away expired sessions and what was noted of sign-ins, beside what goes on."""
     with (LOGS / "tidy.log").open("ab") as log:
         return subprocess.Popen(
@@ -231,7 +231,7 @@ def _tidy(env: Mapping[str, str]) -> subprocess.Popen[bytes]:
 
 def demo(port: int, hand: float | None = None) -> None:
     """Set up, serve with demo data, stop on Ctrl-C. `hand` lets the tape be pressed by itself, seconds."""
-    _check_port(port)
+    check_port(port)
     with _alone(port):
         say("Basilwood")
         cluster, env = _prepare()
@@ -249,7 +249,7 @@ def demo(port: int, hand: float | None = None) -> None:
             say(f"\n  Open      http://127.0.0.1:{port}/")
             say(f"  Sign in   {DEMO_EMAIL}")
             say(f"  Password  {setup.keys()['demo']}\n\n  Ctrl-C stops it; data stays.")
-            keep_running(cluster, int(env["BASILWOOD_DB_PORT"]), kept, lambda: _tidy(env))
+            keep_running(cluster, int(env["BASILWOOD_DB_PORT"]), kept, lambda: tidy(env))
         finally:
             for one in kept:
                 stop(one.process)
@@ -258,7 +258,7 @@ def demo(port: int, hand: float | None = None) -> None:
 
 def dev(port: int) -> None:
     """Django and Vite, both reloading on change."""
-    _check_port(port)
+    check_port(port)
     with _alone(port):
         say("Basilwood, for its developers")
         cluster, env = _prepare(build=False)

@@ -110,7 +110,7 @@ def front_end_types() -> None:
         env=env,
     )
     table = ROOT / "docs" / "permissions.md"
-    words = [PYTHON, "-m", "studio.openapi", "--permissions", table]
+    words: list[str | Path] = [PYTHON, "-m", "studio.openapi", "--permissions", table]
     run("permissions", "writing down who may do what", words, env=env)
     target = WEB / "src" / "lib" / "api" / "schema.d.ts"
     run("types", "making the front end's types", ["npx", "openapi-typescript", document, "-o", target], cwd=WEB)

@@ -68,7 +68,7 @@ class Kept:
         self._begin()
 
 
-def keep_running(cluster: Cluster, port: int, kept: Sequence[Kept], tidy: Callable[[], object]) -> None:
+def keep_running(cluster: Cluster | None, port: int, kept: Sequence[Kept], tidy: Callable[[], object]) -> None:
     """Look after the database on its port and these processes until Ctrl-C or SIGTERM."""
     tidied = -TIDY_EVERY
     try:
@@ -83,9 +83,9 @@ def keep_running(cluster: Cluster, port: int, kept: Sequence[Kept], tidy: Callab
         say("\nStopping. What you did is kept.")
 
 
-def look_after(cluster: Cluster, port: int, kept: Sequence[Kept]) -> None:
+def look_after(cluster: Cluster | None, port: int, kept: Sequence[Kept]) -> None:
     """Look once, and start again what has ended."""
-    if not cluster.alive():
+    if cluster is not None and not cluster.alive():
         say("  PostgreSQL ended by itself; it is started again")
         cluster.start_again(port)
     for one in kept:

@@ -47,6 +47,10 @@ class Environment(BaseModel):
     mail_from: str = "studio@basilwood.invalid"
     #: The address that links for clients begin with; without, that of the page that asks.
     address: str = ""
+    #: "json" has every request and whatever breaks told as a line of JSON; else only what breaks is told, in words.
+    log: str = ""
+    #: What figures at /metrics are asked for with from another machine (`Authorization: Bearer ...`).
+    metrics_token: str = ""
     #: What the demo's stylists sign in with; only its loading needs it.
     demo_password: str = ""
 

@@ -5,6 +5,8 @@ from __future__ import annotations
 from collections.abc import Iterator
 from dataclasses import dataclass
 
+from ninja.operation import PathView
+
 from studio.access import Requires
 from studio.api import api
 from studio.policy import MAY, Right, Role
@@ -41,7 +43,7 @@ def operations() -> Iterator[Operation]:
                 yield Operation(method, path, asked[0].right if asked else None)
 
 
-def _views() -> Iterator[tuple[str, object]]:
+def _views() -> Iterator[tuple[str, PathView]]:
     for bound in api._get_bound_routers():
         yield from bound.path_operations.items()
 

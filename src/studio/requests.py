@@ -13,4 +13,4 @@ if TYPE_CHECKING:
 class MemberRequest(HttpRequest):
     """A request of somebody who is signed in."""
 
-    user: Member
+    user: Member  # type: ignore[assignment]

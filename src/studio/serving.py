@@ -9,6 +9,7 @@ from __future__ import annotations
 
 import ctypes
 import gc
+import os
 import signal
 import tempfile
 from collections.abc import Callable, Iterable
@@ -18,6 +19,7 @@ import gevent
 from gevent.baseserver import BaseServer
 from gunicorn.workers.base_async import AsyncWorker
 from gunicorn.workers.ggevent import GeventWorker
+from prometheus_client import multiprocess
 
 #: How long a head may take to come, and a connection may rest between two requests, s. Longer than a stylist's pause
 #: between two touches, so that the next one need not connect anew.
@@ -54,6 +56,12 @@ def post_request(worker: Any, request: Any, environ: dict[str, Any], response: A
     """Gunicorn's hook: memory is swept when an answer has gone out, not while somebody waits for it."""
     if gc.get_count()[0] > SWEEP_FROM:
         gc.collect(1)
+
+
+def child_exit(server: Any, worker: Any) -> None:
+    """Gunicorn's hook: what a worker that ended had counted is put with the rest."""
+    if os.environ.get("PROMETHEUS_MULTIPROC_DIR"):
+        multiprocess.mark_process_dead(worker.pid)  # type: ignore[no-untyped-call]
 
 
 class PatientWorker(GeventWorker):  # type: ignore[misc]

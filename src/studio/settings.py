@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import os
 from pathlib import Path
 
 from csp.constants import NONE, SELF
@@ -18,6 +19,9 @@ SECRET_KEY = HERE.secret_key
 DEBUG = False
 ALLOWED_HOSTS = HERE.hosts.split(",")
 TAPE, SHOP, DEMO_PASSWORD = HERE.tape, HERE.shop, HERE.demo_password
+METRICS_TOKEN = HERE.metrics_token
+# Where the processes of one server put their figures together (prometheus-client); one alone needs none.
+PROMETHEUS_FOLDER = os.environ.get("PROMETHEUS_MULTIPROC_DIR", "")
 WEATHER, ADDRESS = HERE.weather, HERE.address.rstrip("/")
 
 INSTALLED_APPS = [
@@ -49,6 +53,7 @@ INSTALLED_APPS = [
     "studio.audit",
 ]
 MIDDLEWARE = [
+    "studio.observing.observed",
     "django.middleware.security.SecurityMiddleware",
     "csp.middleware.CSPMiddleware",
     "studio.security.headers",
@@ -124,6 +129,8 @@ SESSION_ENGINE = "studio.people.sessions"
 SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = SECURE_SSL_REDIRECT = HERE.tls
 SESSION_COOKIE_SAMESITE = CSRF_COOKIE_SAMESITE = "Strict"
 SESSION_COOKIE_AGE = 14 * 24 * 3600
+# A proxy of ours ends TLS and says so; without one nobody is believed.
+SECURE_PROXY_SSL_HEADER = ("HTTP_X_FORWARDED_PROTO", "https") if HERE.tls and HERE.proxies else None
 SECURE_HSTS_SECONDS = 31536000 if HERE.tls else 0
 SECURE_REFERRER_POLICY = "same-origin"
 X_FRAME_OPTIONS = "DENY"
@@ -173,4 +180,4 @@ LANGUAGE_CODE = "en-gb"
 TIME_ZONE = "UTC"
 USE_TZ = True
 USE_I18N = False
-LOGGING = logging_config()
+LOGGING = logging_config(HERE.log == "json")

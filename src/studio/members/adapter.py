@@ -44,7 +44,7 @@ class AccountAdapter(DefaultAccountAdapter):  # type: ignore[misc]
     def is_email_verified(self, request: HttpRequest, email: str) -> bool:
         """An invitation reached this address."""
         invited = invitations.followed(request)
-        return bool(invited) and invited.email == email.strip().lower()
+        return invited is not None and invited.email == email.strip().lower()
 
     def get_reset_password_from_key_url(self, key: str) -> str:
         """Where a reset leads, by the address that the studio is known under."""

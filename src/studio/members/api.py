@@ -106,7 +106,7 @@ def look(request: HttpRequest, given: JoinLookIn) -> Any:
     if invitation is None:
         return Status(404, Refusal(message="This invitation has ended or was taken back. Ask for a new one."))
     known = Account.objects.filter(email=invitation.email).exists()
-    return JoinOut(studio=invitation.studio.name, role=invitation.role, email=invitation.email, known=known)
+    return JoinOut(studio=invitation.studio.name, role=Role(invitation.role).value, email=invitation.email, known=known)
 
 
 @router.post("/join", response={200: Me, 422: Refusal}, auth=AccountAuth())

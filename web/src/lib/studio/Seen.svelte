@@ -80,7 +80,9 @@
 {:else}
   <div aria-busy={busy} data-seen={total}>
     {#each days as one (one.day)}
-      <svelte:element this={client ? "h3" : "h2"} class="heading mt-3 text-sm text-bark">{one.day}</svelte:element>
+      <svelte:element this={client ? "h3" : "h2"} class="heading mt-3 text-sm text-bark"
+        >{one.day}</svelte:element
+      >
       <ul>
         {#each one.lines as { first, what }, at (at)}
           <li class="grid grid-cols-[3.2rem_minmax(0,1fr)_auto] gap-x-3 border-b border-grain py-1 text-sm">
