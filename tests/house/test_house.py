@@ -68,7 +68,7 @@ def test_a_half_made_cluster_is_made_again_and_never_as_root(monkeypatch: pytest
     whole = postgres.temporary_cluster()
     folder = whole.data.parent
     try:
-        monkeypatch.setattr(postgres, "_home", lambda: whole.data)
+        monkeypatch.setattr(postgres, "_home", lambda name: whole.data)
         (whole.data / postgres.READY).unlink()
         whole.stop()
         (whole.data / "PG_VERSION").unlink()
