@@ -152,6 +152,8 @@ CONTENT_SECURITY_POLICY = {
         "base-uri": [NONE],
         "frame-ancestors": [NONE],
         "manifest-src": [SELF],
+        # The service worker, which keeps the application at hand without a connection.
+        "worker-src": [SELF],
     }
 }
 

@@ -160,10 +160,11 @@ def test_a_server_that_goes_away_in_mid_session_loses_no_reading(stylist: Stylis
     stylist.server.stop()
     try:
         stylist.press(Keys.SPACE)
-        stylist.sees("The tape remembers its readings")
+        stylist.sees("One reading waits on this device")
     finally:
         stylist.server.start()
-    stylist.wait(lambda: stylist.find("[data-testid=which]").text == "once more", "the reading kept after all")
+    stylist.wait(lambda: not stylist.all("[data-waiting]"), "the reading kept after all")
+    stylist.wait(lambda: stylist.find("[data-testid=which]").text == "once more")
     assert len(stylist.all("[data-active=true] li")) == 1
     stylist.server.no_tape()
     stylist.wait(lambda: stylist.find("[data-testid=tape]").get_attribute("data-state") == "lost")

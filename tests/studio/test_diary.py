@@ -13,7 +13,9 @@ from studio.bodies.known import today
 from studio.diary.calendars import read_calendar
 from studio.diary.models import Appointment, Feed
 from studio.members.services import add_member
-from tests.studio.conftest import House
+from studio.people.models import Client
+from studio.policy import Role
+from tests.studio.conftest import House, joined
 from tests.studio.test_handover import Visitor
 
 ZONE = "Europe/Paris"
@@ -221,3 +223,25 @@ def test_a_file_that_is_none_and_events_that_cannot_be(house: House) -> None:
         )
         == 2
     )
+
+
+def test_who_was_not_seen_for_years_is_asked_about_and_what_an_apprentice_measured_too(house: House) -> None:
+    long_ago = datetime.now(UTC) - timedelta(365 * 3 + 2)
+    Client.objects.filter(id=house.client.id).update(created_at=long_ago)
+
+    def asked(kind: str, who: House = house) -> list[str]:
+        told = diary(who, str(today()), str(today() + timedelta(30)))["due"]
+        return [one["text"] for one in told if one["kind"] == kind]
+
+    assert asked("keep") == ["Not seen for 3 years: keep, or erase?"]
+    apprentice = joined(house, "jo@alder.example", "Jo Pell", Role.APPRENTICE)
+    house.api.ask(
+        "PUT", f"/clients/{house.client.id}/assigned", {"restricted": False, "members": [apprentice.member.pk]}
+    )
+    assert asked("keep", apprentice) == []
+    apprentice.take("hip", "99")
+    # Somebody has been here: nobody need ask any more.
+    assert asked("keep") == []
+    assert asked("confirm") == ["A measure of Jo Pell: a second pair of eyes."] and asked("confirm", apprentice) == []
+    house.api.ask("POST", f"/clients/{house.client.id}/measures/hip/confirm")
+    assert asked("confirm") == []

@@ -6,6 +6,7 @@ import { broad, DECISIONS, money, near, outfits, percent } from "../src/lib/edit
 import { notice } from "../src/lib/ui/notice.svelte";
 import { Rack } from "../src/lib/rack/rack.svelte";
 import { calls, on, refuse, reset, sent } from "./server";
+import { Storage } from "./storage";
 
 vi.mock("../src/lib/api/client", async () => (await import("./server")).fakeClient);
 
@@ -18,6 +19,7 @@ let history: History;
 let edit: Edit;
 let version: number;
 beforeEach(async () => {
+  vi.stubGlobal("localStorage", new Storage());
   reset();
   history = new History();
   version = 0;

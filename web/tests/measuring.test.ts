@@ -3,7 +3,8 @@ import type { Schemas } from "../src/lib/api/client";
 import { History } from "../src/lib/client/history.svelte";
 import { Measuring } from "../src/lib/measure/measuring.svelte";
 import type { Tape, TapeReading } from "../src/lib/measure/tape.svelte";
-import { on, refuse, reset, sent, settled } from "./server";
+import { on, refuse, reset, sent } from "./server";
+import { Storage } from "./storage";
 
 vi.mock("../src/lib/api/client", async () => (await import("./server")).fakeClient);
 
@@ -51,6 +52,8 @@ function desk() {
 }
 
 beforeEach(async () => {
+  vi.stubGlobal("localStorage", new Storage());
+  vi.stubGlobal("navigator", {});
   reset();
   kept = {};
   twice = false;
@@ -243,20 +246,51 @@ describe("the tape at the desk", () => {
     ]);
   });
 
-  it("waits while the server does not answer, and loses nothing", async () => {
+  it("is kept on the device while the server does not answer, goes on, and arrives in order", async () => {
     vi.useFakeTimers();
-    const held = tape(read(1, "stature", "165"));
-    const works = () => ({ data: desk() });
+    const held = tape(read(1, "stature", "165"), read(2, "waist", "74"));
     on("POST", READINGS, () => refuse(0, "The server does not answer."));
     await measuring.fromTape();
-    expect(measuring.trouble).toContain("The tape remembers");
-    expect(held.waiting).toHaveLength(1);
-    on("POST", READINGS, works);
-    await vi.advanceTimersByTimeAsync(1600);
-    vi.useRealTimers();
-    await settled();
+    await measuring.fromTape();
     expect(held.waiting).toEqual([]);
-    expect(sent(READINGS).map((body) => body.id)).toEqual(["r1", "r1"]);
+    expect(measuring.saving).toBe("waiting");
+    expect(measuring.counting("stature").map((one) => one.typed)).toEqual(["165cm"]);
+    on("POST", READINGS, () => ({ data: desk() }));
+    await vi.advanceTimersByTimeAsync(3100);
+    vi.useRealTimers();
+    await vi.waitFor(() => expect(measuring.outbox.items).toEqual([]));
+    expect([...new Set(sent(READINGS).map((body) => body.id))]).toEqual(["r1", "r2"]);
+  });
+
+  it("tells what the server then did not take, and lets the stylist keep it", async () => {
+    tape(read(1, "stature", "165"));
+    on("POST", READINGS, () => refuse(0, "The server does not answer."));
+    await measuring.fromTape();
+    on("POST", READINGS, ({ body }) =>
+      body.checked ? { data: desk() } : refuse(422, "Last time it was 168 cm.", { reason: "last" }),
+    );
+    await measuring.outbox.flush();
+    const [item] = measuring.outbox.refused;
+    expect(item?.refused).toContain("168");
+    expect(measuring.saving).toBe("failed");
+    if (item?.what.kind !== "reading") throw new Error("a reading was refused");
+    await measuring.outbox.again(item.key, { ...item.what, body: { ...item.what.body, checked: true } });
+    expect(measuring.outbox.items).toEqual([]);
+  });
+
+  it("begins and ends without the server, which then hears it in order", async () => {
+    const away = () => refuse(0, "The server does not answer.");
+    ["/sessions", "/readings"].forEach((path) => on("POST", `/api/clients/c${path}`, away));
+    measuring.desk = { ...desk(), session: null } as unknown as Schemas["DeskOut"];
+    const consent: Schemas["ConsentIn"] = { agreed: ["measure", "record"], present: "", guardian: "" };
+    await measuring.begin({ protocol: "quick", side: "right", twice: false, consent });
+    expect(measuring.session?.taken_by).toBe("");
+    measuring.typed = "165";
+    await measuring.accept();
+    expect(measuring.counting("stature")).toHaveLength(1);
+    await measuring.end("finished");
+    expect(measuring.session).toBeNull();
+    expect(measuring.outbox.waiting.map((item) => item.what.kind)).toEqual(["begin", "reading", "end"]);
   });
 
   it("holds the next reading back while a doubt is open", async () => {

@@ -5,21 +5,22 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
-from datetime import date, timedelta
+from datetime import UTC, date, datetime, timedelta
 from typing import Any, Literal
 from uuid import UUID
 
-from django.db.models import Max
+from django.db.models import Count, Max, Min, OuterRef, Subquery
 
 from studio.bodies.known import today
-from studio.bodies.models import Reading
+from studio.bodies.models import MeasuringSession, Reading
+from studio.diary.models import Appointment
 from studio.edit.models import Sorted
-from studio.fittings.models import Errand
+from studio.fittings.models import Errand, Fitting
 from studio.handover.models import Said, Share
-from studio.people.models import Member
+from studio.people.models import Client, Member
 from studio.policy import Right, may
 
-DueKind = Literal["errand", "link", "said", "measure", "list", "season"]
+DueKind = Literal["errand", "link", "said", "measure", "list", "season", "confirm", "keep"]
 #: A body is measured anew after so many days; a season turns on these days of the year, month and day (W: the middle of spring and
 #: of autumn, when linen and wool change places).
 MEASURED_DAYS, SEASONS = (
@@ -50,6 +51,7 @@ def due_between(member: Member, first: date, last: date) -> list[Due]:
         return sorted((one for one in _seasons(first, last) if first <= one.on <= last), key=lambda one: one.on)
     found = [
         *_errands(member), *_links(member, first, last), *_said(member), *_measures(member), *_lists(member), *_seasons(first, last),
+        *_to_confirm(member), *_to_keep(member),
     ]  # fmt: skip
     now = today()
     # What somebody has to do stays due; a season that has turned has turned.
@@ -98,6 +100,45 @@ def _lists(member: Member) -> Iterator[Due]:
             f"{row.piece.name or 'A piece'}: {row.goes}",
             row.piece_id,
         )
+
+
+def _to_confirm(member: Member) -> Iterator[Due]:
+    """What apprentices measured and nobody has looked at since."""
+    if not may(member, Right.CONFIRM):
+        return
+    waiting = Reading.objects.of(member).filter(awaits=True, confirmation=None, withdrawal=None, set_aside=False)
+    clients = waiting.filter(session__client__removed_at=None).values(
+        "session__client_id", "session__client__name", "taken_by__name"
+    )
+    for one in clients.annotate(measures=Count("measure", distinct=True), at=Min("taken_at")):
+        many = "A measure" if one["measures"] == 1 else f"{one['measures']} measures"
+        text = f"{many} of {one['taken_by__name']}: a second pair of eyes."
+        yield Due("confirm", one["at"].date(), one["session__client_id"], one["session__client__name"], text)
+
+
+def _to_keep(member: Member) -> Iterator[Due]:
+    """Clients whom nobody has seen for as long as the studio keeps one unseen."""
+    if not may(member, Right.CLIENTS):
+        return
+    years = member.studio.keep_years
+    theirs = {"client": OuterRef("pk")}
+    seen = {
+        "measured": MeasuringSession.objects.filter(**theirs).order_by("-started_at").values("started_at")[:1],
+        "fitted": Fitting.objects.filter(**theirs).order_by("-started_at").values("started_at")[:1],
+        "met": Appointment.objects.filter(**theirs, removed_at=None).order_by("-starts_at").values("starts_at")[:1],
+    }
+    # Whoever is younger than that here cannot be due.
+    since = datetime.now(UTC) - timedelta(365 * years)
+    for client in (
+        Client.objects.of(member)
+        .not_removed()
+        .filter(created_at__lt=since)
+        .annotate(**{name: Subquery(newest) for name, newest in seen.items()})
+    ):
+        last = max(filter(None, (client.created_at, client.measured, client.fitted, client.met))).date()
+        on = last + timedelta(365 * years)
+        ago = "a year" if years == 1 else f"{years} years"
+        yield Due("keep", on, client.id, client.name, f"Not seen for {ago}: keep, or erase?")
 
 
 def _seasons(first: date, last: date) -> Iterator[Due]:

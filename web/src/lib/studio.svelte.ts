@@ -1,4 +1,5 @@
 /** Who is signed in and how their studio likes things; shared by all screens. */
+import { forget } from "./api/offline";
 import { api, ask, shownTo, type Refusal, type Schemas, type Unit } from "./api/client";
 
 export type Right = Schemas["Me"]["rights"][number];
@@ -20,6 +21,8 @@ class Studio {
 
   /** From now on this is who works here: what is asked for is asked for as them. */
   enter(me: Schemas["Me"] | null): void {
+    // What somebody else heard here is not theirs.
+    if (this.me && me?.member !== this.me.member) void forget();
     this.me = me;
     shownTo.member = me?.member ?? null;
   }

@@ -6,6 +6,7 @@
   import { accounts } from "$lib/account/accounts";
   import Door from "$lib/account/Door.svelte";
   import { OUTSIDE } from "$lib/api/client";
+  import { connection } from "$lib/api/connection.svelte";
   import { waiting } from "$lib/api/patience.svelte";
   import { studio } from "$lib/studio.svelte";
   import { letters } from "$lib/ui/letters.svelte";
@@ -57,6 +58,14 @@
 {/if}
 {#if navigating.to}<p class="fixed top-0 right-0 bg-paper px-3 py-1 text-sm" role="status">Opening…</p>{/if}
 <div aria-live="polite" class="fixed bottom-16 left-1/2 z-50 w-max max-w-full -translate-x-1/2">
+  {#if connection.heard}
+    <p class="bg-walnut px-4 py-2 text-paper" data-testid="without">
+      Without a connection: this is of {connection.heard.toLocaleTimeString("en-GB", {
+        hour: "2-digit",
+        minute: "2-digit",
+      })}. What you measure, log and decide is kept here and sent later.
+    </p>
+  {/if}
   {#if waiting.count}
     <p class="bg-walnut px-4 py-2 text-paper" data-testid="waiting">
       The server is being brought back. What you typed is safe; this goes on by itself.

@@ -1,5 +1,7 @@
 /** The one way to the server: typed by its OpenAPI document, with the token every write needs. */
 import createClient, { type Middleware } from "openapi-fetch";
+import { connection } from "./connection.svelte";
+import { HEARD_AT } from "./offline";
 import { patient } from "./patience.svelte";
 import type { components, paths } from "./schema";
 
@@ -55,6 +57,7 @@ export const OUTSIDE = /^\/(sign-in|forgotten|join|confirm)\b/;
 export async function ask<T>(answer: Promise<Answer<T>>): Promise<{ data: T } | { refusal: Refusal }> {
   try {
     const { data, error, response } = await answer;
+    connection.note(response, HEARD_AT);
     if (response.ok) return { data: data as T };
     const given = (typeof error === "object" ? error : {}) as Partial<Refusal>;
     if (response.status === 401 && !OUTSIDE.test(location.pathname)) {

@@ -78,6 +78,23 @@
     class="relative min-h-0 min-w-0 overflow-y-auto px-6 py-3"
     tabindex="0"
   >
+    {#if edit.outbox.waiting.length}
+      <p
+        class="border-l-[3px] border-dashed border-rule pl-3 text-sm"
+        role="status"
+        data-waiting={edit.outbox.waiting.length}
+      >
+        {edit.outbox.waiting.length === 1
+          ? "One decision waits"
+          : `${edit.outbox.waiting.length} decisions wait`} on this device for the connection.
+      </p>
+    {/if}
+    {#each edit.outbox.refused as item (item.key)}
+      <p class="border-l-[3px] border-madder pl-3 text-sm" role="alert">
+        What you decided of the {edit.pieces[item.what.piece]?.title ?? "piece"} was not taken: {item.refused}
+        <button class="quiet" onclick={() => edit.outbox.drop(item.key)}>Let it go</button>
+      </p>
+    {/each}
     {#if edit.trouble}<p role="alert" class="text-madder">
         {edit.trouble} <button class="quiet" onclick={() => void edit.load()}>Try again</button>
       </p>{/if}

@@ -1,9 +1,11 @@
 /** An edit on the screen: what is proposed and decided of each piece, what is missing, what goes and what is bought. */
-import { api, ask, type Schemas } from "../api/client";
+import { api, ask, type Refusal, type Schemas } from "../api/client";
+import { Outbox } from "../api/outbox.svelte";
 import { sendPicture } from "../api/pictures";
 import type { History } from "../client/history.svelte";
 import type { Rack } from "../rack/rack.svelte";
 import { Drawings } from "../outfits/drawings.svelte";
+import { studio } from "../studio.svelte";
 import { notice } from "../ui/notice.svelte";
 import type { Decision, Goes, View } from "./words";
 import { Work } from "./work.svelte";
@@ -20,6 +22,12 @@ export interface Whither {
   on?: string | null;
 }
 
+/** A decision as it is handed in. */
+export interface Unsent {
+  piece: string;
+  body: Schemas["DecideIn"];
+}
+
 /** How often it is looked whether somebody else has decided, ms. */
 const LOOKS = 8000;
 
@@ -34,6 +42,8 @@ export class Edit {
   trouble = $state<string | null>(null);
   wanted = $state.raw<Schemas["CapsuleIn"]>({ pieces: 14, bought: 0, must: [], never: [] });
   readonly drawings: Drawings;
+  /** What was decided while the server did not answer. */
+  readonly outbox: Outbox<Unsent>;
   readonly sorting: Work<Schemas["SortingOut"]>;
   readonly gaps: Work<Schemas["GapsOut"]>;
   readonly capsule: Work<Schemas["CapsuleOut"]>;
@@ -45,6 +55,15 @@ export class Edit {
     private history: History,
   ) {
     this.drawings = new Drawings(clientId);
+    this.outbox = new Outbox<Unsent>(
+      `sort.${clientId}`,
+      studio.me?.email ?? "",
+      (what) => {
+        const version = this.#versions[what.piece] ?? what.body.version;
+        return this.#send({ ...what, body: { ...what.body, version: version || null } });
+      },
+      (what, told) => this.#arrived(what.piece, told as Decided),
+    );
     const params = this.#client;
     this.sorting = new Work(() => ask(api.POST("/api/clients/{client_id}/edit/sorting", { params })));
     this.gaps = new Work(() => ask(api.POST("/api/clients/{client_id}/edit/gaps", { params })));
@@ -89,8 +108,10 @@ export class Edit {
 
   async loadDecided(): Promise<void> {
     const told = await ask(api.GET("/api/clients/{client_id}/edit/sorted", { params: this.#client }));
-    this.trouble = "refusal" in told ? told.refusal.message : null;
-    if ("data" in told)
+    const away = "refusal" in told && told.refusal.status === 0;
+    // With a piece on the screen a lost connection is no reason to stop.
+    if (!away || !this.order.length) this.trouble = "refusal" in told ? told.refusal.message : null;
+    if ("data" in told && !this.outbox.waiting.length)
       this.decided = Object.fromEntries(told.data.decisions.map((one) => [one.piece_id, one]));
   }
 
@@ -161,8 +182,13 @@ export class Edit {
       place: more.place ?? "",
       on: more.on ?? null,
     };
-    const params = { path: { piece_id: id } };
-    const told = await ask(api.PUT("/api/rack/{piece_id}/sorted", { params, body }));
+    const told = this.outbox.waiting.length ? null : await this.#send({ piece: id, body });
+    if (told === null || ("refusal" in told && told.refusal.status === 0)) {
+      // Nobody answers: it is decided here, and goes out when somebody does, in the order it was done.
+      this.decided = { ...this.decided, [id]: this.#undelivered(id, body) };
+      void this.outbox.add({ piece: id, body });
+      return true;
+    }
     if ("data" in told) {
       this.decided = { ...this.decided, [id]: told.data };
       return true;
@@ -176,6 +202,37 @@ export class Edit {
     );
     return false;
   }
+
+  #send({ piece, body }: Unsent): Promise<{ data: Decided } | { refusal: Refusal }> {
+    const params = { path: { piece_id: piece } };
+    return ask(api.PUT("/api/rack/{piece_id}/sorted", { params, body }));
+  }
+
+  /** A decision as the screen shows it before the server knows it. */
+  #undelivered(id: string, body: Schemas["DecideIn"]): Decided {
+    const { decision, proposed = "", word = "", goes = "", place = "", on = null } = body;
+    const title = this.decided[id]?.title ?? this.pieces[id]?.title ?? "";
+    const held = this.decided[id] ?? ({ piece_id: id, gone_at: null, by: "" } as unknown as Decided);
+    return {
+      ...held,
+      id: body.id,
+      title,
+      decision,
+      proposed,
+      word,
+      goes,
+      place,
+      on,
+      version: body.version ?? 0,
+    };
+  }
+
+  /** The decisions that have arrived, one after the other: the next of the same piece is made from what this came to. */
+  #arrived(piece: string, told: Decided): void {
+    this.#versions[piece] = told.version;
+    this.decided = { ...this.decided, [piece]: told };
+  }
+  #versions: Record<string, number> = {};
 
   async #undecide(id: string): Promise<void> {
     const told = await ask(api.DELETE("/api/rack/{piece_id}/sorted", { params: { path: { piece_id: id } } }));

@@ -72,6 +72,10 @@
     else measuring.doubt = null;
   }
 
+  /** A reading that waits for the connection is shown as it was typed. */
+  const said = (reading: { cm: number; typed: string }) =>
+    reading.cm ? figure(reading.cm, studio.unit) : `${reading.typed} (waits)`;
+
   const ORIGINS: Record<string, string> = {
     measured: "measured once",
     repeated: "measured twice or more",
@@ -184,13 +188,11 @@
                   {#each row.readings as reading (reading.id)}
                     {@const out = reading.set_aside || reading.withdrawn}
                     <li class={out ? "text-bark line-through" : ""}>
-                      {figure(reading.cm, studio.unit)}{reading.said ? " said" : ""}{reading.checked
-                        ? " checked"
-                        : ""}
+                      {said(reading)}{reading.said ? " said" : ""}{reading.checked ? " checked" : ""}
                       {#if !out}
                         <button
                           class="quiet text-xs"
-                          aria-label="Take back the reading of {figure(reading.cm, studio.unit)}"
+                          aria-label="Take back the reading of {said(reading)}"
                           onclick={() => void measuring.withdraw(reading)}>take back</button
                         >
                       {/if}

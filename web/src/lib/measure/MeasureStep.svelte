@@ -11,6 +11,7 @@
   import Awaiting from "./Awaiting.svelte";
   import HowTo from "./HowTo.svelte";
   import Measure from "./Measure.svelte";
+  import Waiting from "./Waiting.svelte";
   import type { Measuring } from "./measuring.svelte";
 
   interface Props {
@@ -31,6 +32,7 @@
         The screen is turned to the client; figures are hidden. Measuring goes on when it is turned back.
       </p>
     {:else}
+      <Waiting {measuring} />
       <Awaiting {measuring} />
       <Measure {measuring} {client} />
     {/if}

@@ -1,8 +1,10 @@
 /** A measuring session at the desk: which measure the hand is at, its readings, doubts and the tape. */
 import { api, ask, type Refusal, type Schemas } from "../api/client";
+import { Outbox } from "../api/outbox.svelte";
 import type { History } from "../client/history.svelte";
 import { studio } from "../studio.svelte";
 import { Tape, type TapeReading } from "./tape.svelte";
+import { begunHere, pendingReading, sendMeasuring, type Unsent } from "./unsent";
 
 export interface Doubt {
   measure: string;
@@ -51,7 +53,19 @@ export class Measuring {
     readonly onchange: () => void,
   ) {
     this.known = known;
+    this.outbox = new Outbox<Unsent>(
+      `measure.${clientId}`,
+      studio.me?.email ?? "",
+      (what) => sendMeasuring(clientId, what),
+      () => {
+        // What was taken while nobody answered has arrived: the desk as the server has it.
+        if (!this.outbox.waiting.length) void this.load().then(() => this.onchange());
+      },
+    );
   }
+
+  /** What was measured while the server did not answer. */
+  readonly outbox: Outbox<Unsent>;
 
   get session(): Schemas["SessionOut"] | null {
     return this.desk?.session ?? null;
@@ -76,8 +90,10 @@ export class Measuring {
     });
   }
 
-  get saving(): "kept" | "saving" | "failed" {
-    return this.trouble ? "failed" : this.busy ? "saving" : "kept";
+  get saving(): "kept" | "saving" | "failed" | "waiting" {
+    if (this.trouble || this.outbox.refused.length) return "failed";
+    if (this.outbox.waiting.length) return "waiting";
+    return this.busy ? "saving" : "kept";
   }
 
   /** Taken in this session, with nothing more asked for. */
@@ -94,6 +110,7 @@ export class Measuring {
     const told = await ask(api.GET("/api/clients/{client_id}/desk", this.#path()));
     if ("refusal" in told) return told.refusal;
     this.desk = told.data;
+    this.#showWaiting();
     if (!this.order.includes(this.active)) this.active = this.#following(null) ?? this.order[0] ?? "";
     return null;
   }
@@ -118,6 +135,12 @@ export class Measuring {
 
   async begin(body: Schemas["SessionIn"]): Promise<Refusal | null> {
     const told = await ask(api.POST("/api/clients/{client_id}/sessions", { ...this.#path(), body }));
+    if ("refusal" in told && told.refusal.status === 0 && this.desk) {
+      this.desk = { ...this.desk, session: begunHere(body, studio.me?.name ?? "") };
+      this.active = this.#following(null) ?? this.order[0] ?? "";
+      await this.outbox.add({ kind: "begin", body });
+      return null;
+    }
     if ("refusal" in told) return told.refusal;
     this.active = "";
     await this.load();
@@ -129,16 +152,19 @@ export class Measuring {
   async end(how: "finished" | "stopped"): Promise<string | null> {
     if (!this.session) return null;
     const path = { client_id: this.clientId, session_id: this.session.id };
-    const told = await ask(
-      api.POST("/api/clients/{client_id}/sessions/{session_id}/end", {
-        params: { path },
-        body: { how },
-      }),
-    );
-    if ("refusal" in told) return told.refusal.message;
+    const told = this.outbox.waiting.length
+      ? { data: null }
+      : await ask(
+          api.POST("/api/clients/{client_id}/sessions/{session_id}/end", { params: { path }, body: { how } }),
+        );
+    const away = "refusal" in told && told.refusal.status === 0;
+    if (away || this.outbox.waiting.length) {
+      await this.outbox.add({ kind: "end", session: this.session.id, how });
+      if (this.desk) this.desk = { ...this.desk, session: null };
+    } else if ("refusal" in told) return told.refusal.message;
     this.stopListening();
     this.doubt = null;
-    await this.load();
+    if (!this.outbox.waiting.length) await this.load();
     this.onchange();
     return null;
   }
@@ -244,6 +270,17 @@ export class Measuring {
   }
 
   async #withdraw(id: string, away: boolean): Promise<boolean> {
+    const unsent = this.outbox.waiting.find(({ what }) => what.kind === "reading" && what.body.id === id);
+    if (unsent && this.desk) {
+      // The server never knew it.
+      this.outbox.drop(unsent.key);
+      const measures = this.desk.measures.map((row) => ({
+        ...row,
+        readings: row.readings.filter((one) => one.id !== id),
+      }));
+      this.desk = { ...this.desk, measures };
+      return false;
+    }
     const params = { params: { path: { client_id: this.clientId, reading_id: id } } };
     const told = await ask(
       away
@@ -264,27 +301,66 @@ export class Measuring {
     this.trouble = null;
     const newest = this.counting(name).at(-1);
     const id = given.id ?? crypto.randomUUID();
-    const told = await ask(
-      api.POST("/api/clients/{client_id}/readings", {
-        ...this.#path(),
-        body: {
-          measure: name,
-          typed: text,
-          unit: studio.unit,
-          after: newest?.id ?? null,
-          checked: given.checked ?? false,
-          set_aside: given.set_aside ?? false,
-          said: given.said ?? false,
-          source: given.source ?? "typed",
-          meant_cm: given.meant_cm ?? null,
-          id,
-        },
-      }),
-    );
+    const body: Schemas["ReadingIn"] = {
+      measure: name,
+      typed: text,
+      unit: studio.unit,
+      after: newest?.id ?? null,
+      checked: given.checked ?? false,
+      set_aside: given.set_aside ?? false,
+      said: given.said ?? false,
+      source: given.source ?? "typed",
+      meant_cm: given.meant_cm ?? null,
+      id,
+    };
+    // What waits goes first: readings keep the order they were taken in.
+    if (this.outbox.waiting.length) {
+      await this.#later(body, from);
+      return;
+    }
+    const told = await ask(api.POST("/api/clients/{client_id}/readings", { ...this.#path(), body }));
+    if ("refusal" in told && told.refusal.status === 0) {
+      await this.#later(body, from);
+      return;
+    }
     if ("data" in told) this.#kept(told.data, name, id, given, from);
     else this.#refused(name, text, told.refusal, given, from);
     this.busy = false;
     if ("data" in told) void this.fromTape();
+  }
+
+  /** Nobody answers: the reading is kept on this device, and the hand goes on to the next. */
+  async #later(body: Schemas["ReadingIn"], from: TapeReading | null): Promise<void> {
+    if (from) this.tape?.got(from);
+    this.typed = "";
+    this.said = false;
+    const label = this.cards.get(body.measure)?.label ?? body.measure;
+    const sending = this.outbox.add({ kind: "reading", body, label });
+    this.#showWaiting();
+    this.busy = false;
+    if (body.measure === this.active && !this.rows.get(body.measure)?.wants_another) this.skip();
+    await sending;
+  }
+
+  /** The desk shows what waits as taken: it was read, and only the server does not know. */
+  #showWaiting(): void {
+    const desk = this.desk;
+    if (!desk) return;
+    const begun = this.outbox.waiting.find((item) => item.what.kind === "begin")?.what;
+    const ended = this.outbox.waiting.some((item) => item.what.kind === "end");
+    const session = ended
+      ? null
+      : (desk.session ?? (begun?.kind === "begin" ? begunHere(begun.body, studio.me?.name ?? "") : null));
+    const bodies = this.outbox.waiting.flatMap(({ what }) => (what.kind === "reading" ? [what.body] : []));
+    const measures = desk.measures.map((row) => {
+      const here = bodies.filter(
+        (body) => body.measure === row.name && !row.readings.some((one) => one.id === body.id),
+      );
+      if (!here.length) return row;
+      const readings = [...row.readings, ...here.map((body) => pendingReading(body, studio.me?.name ?? ""))];
+      return { ...row, readings, wants_another: !!session?.twice && readings.length < 2 };
+    });
+    this.desk = { ...desk, session, measures };
   }
 
   /** A reading was kept: the desk as it now is came with the answer. */
@@ -306,7 +382,7 @@ export class Measuring {
   }
 
   #refused(name: string, text: string, refusal: Refusal, given: Taking, from: TapeReading | null): void {
-    if (refusal.status === 0 || refusal.status >= 500) {
+    if (refusal.status >= 500) {
       this.trouble = from
         ? "The server does not answer. The tape remembers its readings; trying again."
         : refusal.message;

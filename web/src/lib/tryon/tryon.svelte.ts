@@ -1,8 +1,9 @@
 /** A fitting as the screen holds it: what is expected of every piece, what is on, what was logged here and there. */
 import { api, ask, type Schemas, type Unit } from "../api/client";
+import { Outbox } from "../api/outbox.svelte";
 import type { History } from "../client/history.svelte";
 import { Form, type Expected } from "./form.svelte";
-import { Outbox, type Unsent } from "./outbox.svelte";
+import { sendFitting, type Unsent } from "./unsent";
 
 export type Trial = Schemas["TrialOut"];
 export type Fitting = Schemas["FittingOut"];
@@ -33,7 +34,7 @@ export class TryOn {
   trouble = $state<string | null>(null);
   wrong = $state<string | null>(null);
   readonly form = new Form();
-  readonly outbox: Outbox;
+  readonly outbox: Outbox<Unsent>;
   /** A fitting that was begun here and that the server does not know yet. */
   #begun = $state.raw<{ id: string; body: Schemas["FittingIn"] } | null>(null);
   #ended = $state.raw<string[]>([]);
@@ -43,7 +44,12 @@ export class TryOn {
     member: string,
     readonly history: History,
   ) {
-    this.outbox = new Outbox(clientId, member, (what, told) => this.#arrived(what, told));
+    this.outbox = new Outbox<Unsent>(
+      clientId,
+      member,
+      (what) => sendFitting(clientId, what),
+      (what, told) => this.#arrived(what, told),
+    );
     const begun = this.outbox.items.map((item) => item.what).findLast((what) => what.kind === "begin");
     if (begun?.kind === "begin") this.#begun = { id: begun.fitting, body: begun.body };
   }

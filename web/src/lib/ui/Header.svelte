@@ -3,6 +3,7 @@
   import { goto } from "$app/navigation";
   import { page } from "$app/state";
   import { accounts } from "../account/accounts";
+  import { forget } from "../api/offline";
   import { studio, type Right } from "../studio.svelte";
   import Help from "./Help.svelte";
   import { notice } from "./notice.svelte";
@@ -29,6 +30,7 @@
 
   async function signOut() {
     await accounts("DELETE", "/auth/session");
+    await forget();
     studio.enter(null);
     await goto("/sign-in");
   }

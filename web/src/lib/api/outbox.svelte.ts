@@ -1,35 +1,35 @@
 /**
- * What was done at a fitting and has not reached the server yet. It is kept on this device until it has, survives
- * a closed tab, and goes out in the order it was done. Each thing carries its own identity, so that what arrives
- * twice is done once.
+ * What was done and has not reached the server yet. It is kept on this device until it has, survives a closed tab, and goes out in
+ * the order it was done. Each thing carries its own identity, so that what arrives twice is done once.
  */
-import { api, ask, type Refusal, type Schemas } from "../api/client";
+import type { Refusal } from "./client";
 
-export type Unsent =
-  | { kind: "begin"; fitting: string; body: Schemas["FittingIn"] }
-  | { kind: "trial"; fitting: string; trial: string; title: string; body: Schemas["TrialIn"] }
-  | { kind: "end"; fitting: string };
-export interface Item {
+export interface Item<What> {
   key: string;
-  what: Unsent;
+  what: What;
   /** Why the server did not take it; it waits for the stylist then. */
   refused?: string;
 }
+export type Sent = { data: unknown } | { refusal: Refusal };
 
 const AGAIN_MS = 3000;
 
-export class Outbox {
-  items = $state.raw<Item[]>([]);
+export class Outbox<What> {
+  items = $state.raw<Item<What>[]>([]);
   /** The server did not answer the last time it was asked. */
   away = $state(false);
   #busy = false;
   #timer: ReturnType<typeof setTimeout> | undefined;
+  readonly #prefix: string;
 
+  /** `of` says what it is the outbox of, and of whom. */
   constructor(
-    readonly clientId: string,
+    of: string,
     readonly member: string,
-    private readonly onsent: (what: Unsent, told: unknown) => void,
+    private readonly send: (what: What) => Promise<Sent>,
+    private readonly onsent: (what: What, told: unknown) => void,
   ) {
+    this.#prefix = `basilwood.unsent.${member}.${of}.`;
     this.#look();
   }
 
@@ -37,12 +37,8 @@ export class Outbox {
   readonly waiting = $derived(this.items.filter((item) => !item.refused));
   readonly refused = $derived(this.items.filter((item) => item.refused));
 
-  get #prefix(): string {
-    return `basilwood.unsent.${this.member}.${this.clientId}.`;
-  }
-
   /** Keep it here, and send it as soon as that goes. */
-  async add(what: Unsent): Promise<void> {
+  async add(what: What): Promise<void> {
     const at = String(Date.now()).padStart(15, "0");
     const key = `${this.#prefix}${at}.${String(this.items.length).padStart(4, "0")}.${crypto.randomUUID()}`;
     localStorage.setItem(key, JSON.stringify({ what }));
@@ -54,6 +50,12 @@ export class Outbox {
   drop(key: string): void {
     localStorage.removeItem(key);
     this.#look();
+  }
+
+  /** Send one that was refused once more, as it is meant now. */
+  async again(key: string, what: What): Promise<void> {
+    localStorage.setItem(key, JSON.stringify({ what }));
+    await this.flush();
   }
 
   /** Send what waits, oldest first; once at a time, over all tabs of this device. */
@@ -77,7 +79,7 @@ export class Outbox {
   async #send(): Promise<void> {
     this.#look();
     for (let item = this.waiting[0]; item; item = this.waiting[0]) {
-      const told = await this.#one(item.what);
+      const told = await this.send(item.what);
       if ("refusal" in told) {
         this.away = told.refusal.status === 0 || told.refusal.status >= 500;
         // Signed out or no answer: it waits. Anything else is for the stylist to look at.
@@ -93,33 +95,12 @@ export class Outbox {
     }
   }
 
-  #one(what: Unsent): Promise<{ data: unknown } | { refusal: Refusal }> {
-    switch (what.kind) {
-      case "begin": {
-        const path = { client_id: this.clientId, fitting_id: what.fitting };
-        return ask(
-          api.PUT("/api/clients/{client_id}/fittings/{fitting_id}", { params: { path }, body: what.body }),
-        );
-      }
-      case "trial": {
-        const path = { fitting_id: what.fitting, trial_id: what.trial };
-        return ask(
-          api.PUT("/api/fittings/{fitting_id}/trials/{trial_id}", { params: { path }, body: what.body }),
-        );
-      }
-      default:
-        return ask(
-          api.POST("/api/fittings/{fitting_id}/end", { params: { path: { fitting_id: what.fitting } } }),
-        );
-    }
-  }
-
   /** What is kept on this device, this tab's and others', in the order it was done. */
   #look(): void {
     const keys = Array.from({ length: localStorage.length }, (_, at) => localStorage.key(at) ?? "");
     this.items = keys
       .filter((key) => key.startsWith(this.#prefix))
       .toSorted()
-      .map((key) => ({ key, ...(JSON.parse(localStorage.getItem(key) ?? "{}") as Omit<Item, "key">) }));
+      .map((key) => ({ key, ...(JSON.parse(localStorage.getItem(key) ?? "{}") as Omit<Item<What>, "key">) }));
   }
 }
