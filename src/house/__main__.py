@@ -96,6 +96,7 @@ def main() -> int:
     words.add_parser("judge", help="hold the engine against judged cases", add_help=False)
     words.add_parser("outfits", help="every look of a wardrobe, best first", add_help=False)
     words.add_parser("bench", help="print the engine's figures", add_help=False)
+    words.add_parser("load", help="a studio of fifty under load, and how long they wait", add_help=False)
     words.add_parser("torture", help="kill, race and abuse a server, and count what is lost", add_help=False)
     words.add_parser("shots", help="take the pictures of docs/screenshots anew")
     words.add_parser("specimens", help="draw the specimen sheets and the looks that tests hold anew")
@@ -117,6 +118,7 @@ def main() -> int:
         "upgrade": lambda: keeping.upgrade(known.settings),
         "test": lambda: in_test_cluster(["pytest", *rest]),
         "bench": lambda: in_test_cluster(["bench", *rest]),
+        "load": lambda: in_test_cluster(["load", *rest]),
         "torture": lambda: in_test_cluster(["torture", *rest]),
         "shots": lambda: in_test_cluster(["tests.browser.shots"]),
         "specimens": lambda: in_test_cluster(["tests.browser.specimens"]),

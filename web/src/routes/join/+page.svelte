@@ -40,8 +40,10 @@
       ? await accounts("POST", "/auth/2fa/authenticate", { code: code.trim() })
       : await accounts("POST", asked.known ? "/auth/login" : "/auth/signup", given);
     if (told.pending === "mfa_authenticate") second = true;
-    trouble = told.ok || second ? null : told.said;
-    return told.ok;
+    // Signed in already, with an account that works nowhere yet: that is the one.
+    const inside = told.ok || told.status === 409;
+    trouble = inside || second ? null : told.said;
+    return inside;
   }
 
   async function join(event: SubmitEvent) {
