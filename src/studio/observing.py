@@ -66,7 +66,7 @@ def _note(request: HttpRequest, status: int, seconds: float) -> None:
 def _route_of(request: HttpRequest) -> str:
     """The pattern that the address fits: it holds no identity. What no view answered is a file, or nothing."""
     match = request.resolver_match
-    return match.route if match is not None else "file"
+    return match.route.replace("uuidstr:", "uuid:") if match is not None else "file"
 
 
 def alive(request: HttpRequest) -> HttpResponse:

@@ -52,6 +52,7 @@ def test_measuring_begins_and_goes_on_without_a_connection_and_arrives(stylist: 
     come_in(stylist, "Una Fell")
     at_hand(stylist)
     stylist.driver.refresh()
+    stylist.find("[data-panel]")
     stylist.step("measure")
     stylist.sees("Begin measuring")
     heard(stylist, "/desk", "/measuring", "/session")

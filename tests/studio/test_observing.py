@@ -48,7 +48,7 @@ def test_what_breaks_is_told_by_its_kind_and_its_way(house: House, monkeypatch: 
     except ValueError as error:
         record = logging.LogRecord("x", logging.ERROR, "", 1, "broke", (), (ValueError, error, error.__traceback__))
     told = json.loads(JsonLines().format(record))
-    assert told["level"] == "error" and "ValueError" in told["broke"] and "Pia" not in told["broke"].split("raise")[-1]
+    assert told["level"] == "error" and "ValueError" in told["broke"] and "Pia" not in told["broke"].splitlines()[-1]
     assert logging_config(True)["loggers"]["basilwood.request"]["level"] == "INFO"
     assert logging_config()["loggers"]["basilwood.request"]["level"] == "CRITICAL"
 

@@ -48,6 +48,7 @@ from studio.records.handed_in import not_again, note, said_before
 from studio.records.models import Erasure
 from studio.rules.services import checked as checked_rules
 from studio.stored import stored
+from studio.touched import touch
 
 
 def file_of(member: Member, client_id: Any) -> ClientFile:
@@ -122,6 +123,7 @@ def client_from_file(member: Member, filed: ClientFile, *, again: bool = False) 
             reach=filed.reach.model_dump(),
             changed_by=member,
         )
+        touch(client)
         for session in filed.sessions:
             _restore(member, client, session)
         hung = rack.hang_filed(member, client, filed.rack)

@@ -31,6 +31,8 @@ export class Outbox<What> {
   ) {
     this.#prefix = `basilwood.unsent.${member}.${of}.`;
     this.#look();
+    // What an earlier page left waiting goes out without being asked.
+    if (this.items.some((item) => !item.refused)) this.#timer = setTimeout(() => void this.flush(), AGAIN_MS);
   }
 
   /** Those that wait for the connection, and those that wait for the stylist. */

@@ -96,7 +96,10 @@
     ready = true;
     measuring.listen();
   });
-  onDestroy(() => measuring.stopListening());
+  onDestroy(() => {
+    measuring.stopListening();
+    [measuring, tryon, edit].forEach((one) => one.outbox.close());
+  });
 
   // The look is judged on the body as it is now, with the aims as they are now.
   $effect(() => {
