@@ -61,16 +61,16 @@ def waiting(port: int) -> str:
 
 
 def work(ports: list[int], stylists: int, seconds: float, folder: Path, waits: str) -> list[dict[str, str]]:
-    """Let the stylists work; what locust wrote down of each request."""
+    """Let the stylists come in, one a second, and then work; what locust wrote down of each request once all were there."""
     hosts = ",".join(f"http://127.0.0.1:{port}" for port in ports)
     words = [
         "--headless",
         "--users",
         str(stylists),
         "--spawn-rate",
-        "5",
+        "1",
         "--run-time",
-        f"{seconds:.0f}s",
+        f"{seconds + stylists:.0f}s",
         "--reset-stats",
     ]
     subprocess.run(

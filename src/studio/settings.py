@@ -107,7 +107,8 @@ ACCOUNT_USER_MODEL_USERNAME_FIELD = None
 ACCOUNT_EMAIL_VERIFICATION = "mandatory"
 ACCOUNT_EMAIL_NOTIFICATIONS = True
 ACCOUNT_EMAIL_SUBJECT_PREFIX = ""
-ACCOUNT_RATE_LIMITS = {"login_failed": "20/15m/ip,5/15m/key"}
+# A whole studio signs in from one network in the morning: that is no attack.
+ACCOUNT_RATE_LIMITS = {"login_failed": "20/15m/ip,5/15m/key", "login": "120/m/ip"}
 ACCOUNT_SESSION_REMEMBER = True
 HEADLESS_ONLY = True
 HEADLESS_CLIENTS = ["browser"]

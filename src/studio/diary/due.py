@@ -5,11 +5,11 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
-from datetime import UTC, date, datetime, timedelta
+from datetime import UTC, date, datetime, time, timedelta
 from typing import Any, Literal
 from uuid import UUID
 
-from django.db.models import Count, Max, Min, OuterRef, Subquery
+from django.db.models import Count, Exists, Max, Min, OuterRef, Subquery
 
 from studio.bodies.known import today
 from studio.bodies.models import MeasuringSession, Reading
@@ -50,7 +50,7 @@ def due_between(member: Member, first: date, last: date) -> list[Due]:
     if not may(member, Right.WORK):
         return sorted((one for one in _seasons(first, last) if first <= one.on <= last), key=lambda one: one.on)
     found = [
-        *_errands(member), *_links(member, first, last), *_said(member), *_measures(member), *_lists(member), *_seasons(first, last),
+        *_errands(member), *_links(member, first, last), *_said(member), *_measures(member, last), *_lists(member), *_seasons(first, last),
         *_to_confirm(member), *_to_keep(member),
     ]  # fmt: skip
     now = today()
@@ -79,14 +79,15 @@ def _said(member: Member) -> Iterator[Due]:
         yield Due("said", row.created_at.date(), client.id, client.name, told[:1].upper() + told[1:], row.id)
 
 
-def _measures(member: Member) -> Iterator[Due]:
-    counted = Reading.objects.of(member).filter(session__client__removed_at=None)
-    last = counted.values("session__client_id", "session__client__name").annotate(at=Max("taken_at"))
-    for one in last:
+def _measures(member: Member, until: date) -> Iterator[Due]:
+    """Who was measured a year before a day, or longer ago: by sessions, of which there are few, and not by their readings."""
+    read = Exists(Reading.objects.filter(session=OuterRef("pk")))
+    sessions = MeasuringSession.objects.of(member).filter(read, client__removed_at=None)
+    last = sessions.values("client_id", "client__name").annotate(at=Max("started_at"))
+    before = datetime.combine(until - timedelta(MEASURED_DAYS - 1), time(), UTC)
+    for one in last.filter(at__lt=before):
         on = one["at"].date() + timedelta(MEASURED_DAYS)
-        yield Due(
-            "measure", on, one["session__client_id"], one["session__client__name"], "Measured a year ago: measure anew."
-        )
+        yield Due("measure", on, one["client_id"], one["client__name"], "Measured a year ago: measure anew.")
 
 
 def _lists(member: Member) -> Iterator[Due]:
