@@ -51,11 +51,11 @@ class Stylist(HttpUser):
 
     def take(self) -> None:
         """Another client, found on the list."""
-        page = self.ask("GET", f"{API}/clients?offset={random.randrange(0, 1900)}", name="GET clients")  # noqa: S311
+        page = self.ask("GET", f"{API}/clients?offset={random.randrange(0, 1900)}", name="GET clients")
         rows = (page or {}).get("rows") or []
         if not rows:
             rows = (self.ask("GET", f"{API}/clients", name="GET clients") or {"rows": []})["rows"]
-        self.held = random.choice(rows)["id"]  # noqa: S311
+        self.held = random.choice(rows)["id"]
         for path in ("", "/desk", "/next"):
             self.of("GET", path)
 
@@ -65,7 +65,7 @@ class Stylist(HttpUser):
         self.of("GET", "/looks")
         self.of(
             "POST", "/assess", {"pieces": [*WORN[:1], {"is": "jeans", "inseam_cm": random.randrange(68, 84)}, WORN[2]]}
-        )  # noqa: S311
+        )
 
     @task(3)
     def hang(self) -> None:
@@ -76,7 +76,7 @@ class Stylist(HttpUser):
     @task(2)
     def search(self) -> None:
         """Somebody is looked for by name."""
-        self.ask("GET", f"{API}/clients?q=Flora {random.randrange(100)}", name="GET clients?q")  # noqa: S311
+        self.ask("GET", f"{API}/clients?q=Flora {random.randrange(100)}", name="GET clients?q")
 
     @task(2)
     def diary(self) -> None:

@@ -111,6 +111,20 @@ def hand(stylist: Stylist) -> None:
     take(stylist, "client-page")
 
 
+def members(stylist: Stylist) -> None:
+    """Who works here and who is asked in, and who saw what of the day's work."""
+    size(stylist, 1280, 800)
+    stylist.go("/studio")
+    stylist.find("[data-member]")
+    stylist.find("#invite-email").send_keys("wren@hollinrow.example", Keys.ENTER)
+    stylist.find("[data-invited]")
+    stylist.rest()
+    take(stylist, "members")
+    stylist.go("/studio#seen")
+    stylist.find("[data-seen]")
+    take(stylist, "who-saw-what")
+
+
 def shoot(stylist: Stylist) -> None:
     size(stylist, 1280, 800)
     stylist.go("/sign-in")
@@ -126,19 +140,9 @@ def shoot(stylist: Stylist) -> None:
     stylist.sees("from behind")
     take(stylist, "dress")
     stylist.press("b")
-    stylist.step("looks")
-    for name in ("Day in town", "Reception", "The jeans that never work"):
-        stylist.find(f"[data-hold='{name}']").click()
-    stylist.wait(lambda: len(stylist.all("[data-held]")) == 3)
-    take(stylist, "looks")
-    next(button for button in stylist.all("button") if button.text == "Put them down").click()
-    for step, shows in (
-        ("brief", "textarea"),
-        ("read", "[data-testid=shape]"),
-    ):
-        stylist.step(step)
-        stylist.find(shows)
-        take(stylist, step)
+    stylist.step("read")
+    stylist.find("[data-testid=shape]")
+    take(stylist, "read")
     stylist.step("shop")
     stylist.find("[data-number]")
     take(stylist, "shop")
@@ -165,6 +169,7 @@ def shoot(stylist: Stylist) -> None:
     outfits(stylist)
     edit(stylist)
     hand(stylist)
+    members(stylist)
 
 
 def main() -> None:
