@@ -6,9 +6,10 @@ from collections.abc import Callable
 from contextlib import nullcontext
 from datetime import timedelta
 from functools import wraps
+from time import monotonic
 from typing import Any
 
-from django.db import connection
+from django.db import connection, transaction
 from ninja import Status
 
 from studio.audit.words import Kind, called
@@ -32,6 +33,11 @@ AND NOT EXISTS (SELECT 1 FROM audit_entry e WHERE e.subject = {subject} AND e.by
 AND e.kind = 'look' AND e.at > now() - %(within)s)
 """
 Operation = Callable[..., Any]
+Look = tuple[int, str, str]
+#: Looks that this process knows to be on record, and until when it need not ask the database again: its own for as long as they
+#: are the same look, another process's for a minute.
+_looked: dict[Look, float] = {}
+ASKED_AGAIN, MOST_REMEMBERED = timedelta(minutes=1), 50_000
 
 
 def record(operation: Operation) -> Operation:
@@ -64,6 +70,9 @@ def write(request: Any, kind: Kind, area: str, client_id: Any, subject: Any = No
     if kind == "look" and client_id is None and area != "audit":
         return
     member: Member = request.user
+    look = (member.pk, str(client_id), area) if kind == "look" else None
+    if look is not None and _looked.get(look, 0.0) > monotonic():
+        return
     of, source = _OF_CLIENT if client_id is not None and subject is None else _OF_SUBJECT
     statement = _INSERT.format(subject=of, source=source)
     if kind == "look" and client_id is not None:
@@ -81,3 +90,14 @@ def write(request: Any, kind: Kind, area: str, client_id: Any, subject: Any = No
     }
     with nullcontext() if connection.in_atomic_block else transaction_of(member), connection.cursor() as cursor:
         cursor.execute(statement, told)
+        written = cursor.rowcount == 1
+    if look is not None:
+        lasts = (SAME_LOOK if written else ASKED_AGAIN).total_seconds()
+        # Only once it is kept: what is taken back was not recorded.
+        transaction.on_commit(lambda: _remember(look, monotonic() + lasts))
+
+
+def _remember(look: Look, until: float) -> None:
+    if len(_looked) > MOST_REMEMBERED:
+        _looked.clear()
+    _looked[look] = until
