@@ -106,7 +106,7 @@
           <td class="text-right">
             {#if member.active}
               <button class="quiet" onclick={() => void change(member, { active: false }, { active: true })}
-                >End</button
+                >Has left</button
               >
             {:else}
               <button class="quiet" onclick={() => void change(member, { active: true })}
