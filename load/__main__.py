@@ -12,6 +12,7 @@ import csv
 import os
 import subprocess
 import tempfile
+import threading
 import time
 import urllib.request
 from collections.abc import Iterator
@@ -51,6 +52,29 @@ def memory(server: subprocess.Popen[bytes]) -> float:
     """What a server and its workers hold, MB."""
     family = [psutil.Process(server.pid), *psutil.Process(server.pid).children(recursive=True)]
     return sum(one.memory_info().rss for one in family) / 1e6
+
+
+class Watched:
+    """What servers hold, looked at every half minute while others work."""
+
+    def __init__(self, servers: list[subprocess.Popen[bytes]]) -> None:
+        self.servers = servers
+        self.seen: list[float] = []
+        self.done = threading.Event()
+        self.looking = threading.Thread(target=self._look, daemon=True)
+        self.looking.start()
+
+    def _look(self) -> None:
+        while True:
+            self.seen.append(sum(memory(server) for server in self.servers) / len(self.servers))
+            if self.done.wait(30):
+                return
+
+    def told(self) -> str:
+        """What was seen, the mean of the servers."""
+        self.done.set()
+        self.looking.join()
+        return " ".join(f"{one:.0f}" for one in self.seen)
 
 
 def waiting(port: int) -> str:
@@ -132,16 +156,14 @@ def main() -> None:
     print(f"{many}: filled in {time.monotonic() - began:.0f} s")
     for servers in asked.servers:
         with served(env, servers) as running, tempfile.TemporaryDirectory() as folder:
-            before = [memory(server) for _, server in running]
+            watched = Watched([server for _, server in running])
             print(
                 f"\n{asked.stylists} stylists for {asked.minutes:g} minutes, {servers} server{'s' * (servers > 1)}:",
                 flush=True,
             )
             rows = work([port for port, _ in running], asked.stylists, asked.minutes * 60, Path(folder), asked.waits)
             told(rows)
-            after = [memory(server) for _, server in running]
-            grown = ", ".join(f"{one:.0f} to {other:.0f} MB" for one, other in zip(before, after, strict=True))
-            print(f"  memory {grown}; {waiting(running[0][0])} waiting in the queue")
+            print(f"  memory, MB, each half minute: {watched.told()}; {waiting(running[0][0])} waiting in the queue")
 
 
 if __name__ == "__main__":

@@ -101,6 +101,8 @@ def check(path: Path, identity: Path | None) -> None:
 
 def upgrade(settings: Path | None) -> None:
     """Bring the database to this version: a copy first, then the changes; where one fails, all is as before."""
+    if production.is_serving():
+        raise Trouble("The studio is being served: stop it first, and every other server of it.")
     place = place_of(settings)
     ran = _ran(place)
     try:

@@ -113,9 +113,10 @@ ACCOUNT_SESSION_REMEMBER = True
 HEADLESS_ONLY = True
 HEADLESS_CLIENTS = ["browser"]
 HEADLESS_FRONTEND_URLS = {
-    "account_confirm_email": "/confirm?key={key}",
+    # Behind a hash: what stands there is sent to no server, and so into no proxy's log.
+    "account_confirm_email": "/confirm#key={key}",
     "account_reset_password": "/forgotten",
-    "account_reset_password_from_key": "/forgotten?key={key}",
+    "account_reset_password_from_key": "/forgotten#key={key}",
     "account_signup": "/sign-in",
 }
 MFA_ADAPTER = "studio.members.adapter.SecondFactorAdapter"

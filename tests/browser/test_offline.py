@@ -9,9 +9,17 @@ import pytest
 from selenium.webdriver.common.keys import Keys
 
 from tests.browser.conftest import Stylist
-from tests.browser.test_edit import come_in
+from tests.browser.test_edit import come_in, done
 
 pytestmark = pytest.mark.browser
+#: A small wardrobe: its sorting is computed in a moment.
+PIECES = (
+    {"is": "jeans", "cut": "wide", "colour": "navy"},
+    {"is": "trousers", "colour": "black"},
+    {"is": "shirt", "colour": "white"},
+    {"is": "tee", "colour": "navy"},
+    {"is": "loafers", "colour": "black"},
+)
 
 
 @pytest.fixture
@@ -102,3 +110,25 @@ def test_the_day_and_the_cards_are_there_without_a_connection_and_gone_after_sig
     stylist.find("#email")
     held = "const done = arguments[0]; caches.has('basilwood-heard').then(done)"
     stylist.wait(lambda: stylist.driver.execute_async_script(held) is False, "nothing at hand")
+
+
+def test_sorting_goes_on_without_a_connection_and_arrives(stylist: Stylist, away: Any) -> None:
+    stylist.server.work()
+    rack = [{"piece": piece} for piece in PIECES]
+    try:
+        come_in(stylist, "Wilma Dene", rack=rack)
+        stylist.step("edit")
+        done(stylist, "sorting")
+        stylist.sees(f"0 of {len(PIECES)} decided")
+        stylist.rest()
+        away()
+        for number in (1, 2, 3):
+            stylist.press(Keys.ENTER)
+            stylist.sees(f"{number} of {len(PIECES)} decided")
+        stylist.sees("3 decisions wait on this device")
+        away.back()
+        stylist.wait(lambda: not stylist.all("[data-waiting]"), "what waited has gone")
+        stylist.driver.refresh()
+        stylist.sees(f"3 of {len(PIECES)} decided")
+    finally:
+        stylist.server.no_worker()

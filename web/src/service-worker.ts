@@ -41,7 +41,7 @@ worker.addEventListener("fetch", (event) => {
   if (request.method !== "GET" || url.origin !== location.origin) return;
   if (SHIPPED.has(url.pathname)) event.respondWith(shipped(request));
   else if (request.mode === "navigate" && isShell(url.pathname)) event.respondWith(page(request));
-  else if (isKept(url.pathname)) event.respondWith(heard(request));
+  else if (isKept(url.pathname)) event.respondWith(heard(event));
 });
 
 async function shipped(request: Request): Promise<Response> {
@@ -56,12 +56,14 @@ async function page(request: Request): Promise<Response> {
   }
 }
 
-async function heard(request: Request): Promise<Response> {
+async function heard(event: FetchEvent): Promise<Response> {
+  const { request } = event;
   try {
     const answer = await fetch(request);
-    if (answer.ok) await keep(request, answer.clone());
+    // Nobody waits for it to be kept.
+    if (answer.ok) event.waitUntil(keep(request, answer.clone()));
     // Whoever is not let in any more hears nothing of it again either.
-    else if (answer.status === 401 || answer.status === 403) await caches.delete(KEPT);
+    else if (answer.status === 401 || answer.status === 403) event.waitUntil(caches.delete(KEPT));
     return answer;
   } catch {
     const held = await caches.match(request, { cacheName: KEPT, ignoreVary: true });

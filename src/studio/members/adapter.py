@@ -49,7 +49,7 @@ class AccountAdapter(DefaultAccountAdapter):  # type: ignore[misc]
     def get_reset_password_from_key_url(self, key: str) -> str:
         """Where a reset leads, by the address that the studio is known under."""
         return (
-            settings.ADDRESS + f"/forgotten?key={key}"
+            settings.ADDRESS + f"/forgotten#key={key}"
             if settings.ADDRESS
             else super().get_reset_password_from_key_url(key)
         )

@@ -49,7 +49,7 @@ def invite(
             ends_at=datetime.now(UTC) + HOLDS,
             changed_by=by,
         )
-    link = f"{(settings.ADDRESS or address).rstrip('/')}/join?key={secret}"
+    link = f"{(settings.ADDRESS or address).rstrip('/')}/join#key={secret}"
     return made, link, _sent(made, link, by)
 
 

@@ -8748,7 +8748,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "errand" | "link" | "said" | "measure" | "list" | "season";
+            kind: "errand" | "link" | "said" | "measure" | "list" | "season" | "confirm" | "keep";
             /**
              * On
              * Format: date

@@ -8,11 +8,13 @@
   const waiting = $derived(measuring.outbox.waiting.filter((item) => item.what.kind === "reading").length);
 
   /** It was looked at again and is right: keep it as it is. */
-  function insist(item: Item<Unsent>) {
+  async function insist(item: Item<Unsent>) {
     if (item.what.kind !== "reading") return;
+    // Somebody else's may have come meanwhile: mine is put beside it.
+    await measuring.load();
     const newest = measuring.counting(item.what.body.measure).at(-1);
     const body = { ...item.what.body, checked: true, after: newest?.id ?? null };
-    void measuring.outbox.again(item.key, { ...item.what, body });
+    await measuring.outbox.again(item.key, { ...item.what, body });
   }
 </script>
 
@@ -31,7 +33,7 @@
         {item.refused}
         <span class="flex flex-wrap gap-x-3">
           {#if item.what.kind === "reading"}
-            <button class="quiet" onclick={() => insist(item)}>Keep mine</button>
+            <button class="quiet" onclick={() => void insist(item)}>Keep mine</button>
           {/if}
           <button class="quiet" onclick={() => measuring.outbox.drop(item.key)}>Let it go</button>
         </span>

@@ -3,12 +3,13 @@
   import { onMount } from "svelte";
   import { page } from "$app/state";
   import { accounts } from "$lib/account/accounts";
+  import { keyIn } from "$lib/account/keys";
   import Door from "$lib/account/Door.svelte";
 
   let said = $state<string | null>(null);
   let trouble = $state<string | null>(null);
   onMount(async () => {
-    const key = page.url.searchParams.get("key") ?? "";
+    const key = keyIn(page.url);
     const told = await accounts("POST", "/auth/email/verify", { key });
     if (told.ok || told.status === 401) said = "Your address is confirmed.";
     else trouble = told.said;

@@ -2,15 +2,22 @@
   /** A password that was forgotten: ask for a letter, or, with what the letter brought, choose a new one. */
   import { page } from "$app/state";
   import { accounts } from "$lib/account/accounts";
+  import { keyIn } from "$lib/account/keys";
   import Door from "$lib/account/Door.svelte";
   import PasswordField from "$lib/account/PasswordField.svelte";
 
-  const key = $derived(page.url.searchParams.get("key"));
+  const key = $derived(keyIn(page.url));
   let email = $state("");
   let password = $state("");
   let trouble = $state<string | null>(null);
   let done = $state(false);
   let busy = $state(false);
+
+  // The letter may be opened in the window that asked for it: then it begins anew.
+  $effect(() => {
+    void key;
+    done = false;
+  });
 
   async function send(event: SubmitEvent) {
     event.preventDefault();

@@ -5,6 +5,7 @@
   import { page } from "$app/state";
   import { accounts } from "$lib/account/accounts";
   import CodeField from "$lib/account/CodeField.svelte";
+  import { keyIn } from "$lib/account/keys";
   import Door from "$lib/account/Door.svelte";
   import PasswordField from "$lib/account/PasswordField.svelte";
   import { api, ask, type Schemas } from "$lib/api/client";
@@ -23,9 +24,7 @@
   const signed = $derived(!!studio.me);
 
   onMount(async () => {
-    const told = await ask(
-      api.POST("/api/join/look", { body: { key: page.url.searchParams.get("key") ?? "" } }),
-    );
+    const told = await ask(api.POST("/api/join/look", { body: { key: keyIn(page.url) } }));
     if ("data" in told) asked = told.data;
     else
       gone =
