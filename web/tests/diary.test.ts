@@ -118,3 +118,19 @@ describe("a diary", () => {
     expect(held.local).toBe("2026-03-02T10:00:00");
   });
 });
+
+describe("a diary paged quickly", () => {
+  it("shows the days it is at, though the answer of earlier ones comes last", async () => {
+    reset();
+    const held: ((told: { data: unknown }) => void)[] = [];
+    on("GET", "/api/diary", () => new Promise((done) => held.push(done)));
+    const history = { add: () => undefined };
+    const diary = new Diary(history as never);
+    const both = [diary.go(1), diary.go(1)];
+    await vi.waitFor(() => expect(held).toHaveLength(2));
+    held[1]?.({ data: { me: 2 } });
+    held[0]?.({ data: { me: 1 } });
+    await Promise.all(both);
+    expect(diary.told?.me).toBe(2);
+  });
+});

@@ -61,10 +61,15 @@ export class Diary {
 
   async load(): Promise<void> {
     const query = { first: this.days[0] ?? this.on, last: this.days.at(-1) ?? this.on, zone: this.zone };
+    const asked = ++this.#asked;
     const told = await ask(api.GET("/api/diary", { params: { query } }));
+    // Paged on meanwhile: an answer that comes late is of other days.
+    if (asked !== this.#asked) return;
     this.trouble = "refusal" in told ? told.refusal.message : null;
     if ("data" in told) this.told = told.data;
   }
+
+  #asked = 0;
 
   async loadClients(): Promise<void> {
     const query = { q: "", offset: 0, limit: MOST_CLIENTS };
