@@ -63,6 +63,13 @@
     }
     return found;
   });
+  const empty = $derived(
+    client
+      ? "Nobody has looked yet."
+      : Object.keys(sought).length
+        ? "Nothing on record is like this."
+        : "Nothing is on record yet.",
+  );
   const listed = new Intl.ListFormat("en-GB");
   const clock = (at: string) =>
     new Date(at).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" });
@@ -75,7 +82,7 @@
   {#if !trouble}<p class="text-sm text-bark" role="status">Looking it up…</p>{/if}
 {:else if !rows.length}
   <p class="py-3 text-sm text-bark">
-    {client ? "Nobody has looked yet." : "Nothing on record is like this."}
+    {empty}
   </p>
 {:else}
   <div aria-busy={busy} data-seen={total}>
