@@ -119,7 +119,8 @@ def upgraded(place: Place) -> None:
     """Upgrade this place. Raises Trouble where it failed, and then it is as it was."""
     COPIES.mkdir(parents=True, exist_ok=True)
     path = _writable(COPIES / f"before-upgrade-{datetime.now(UTC):%Y%m%d-%H%M%S}.age")
-    say(f"  A copy first: {_backup(path, place.env)}")
+    # Sealed for this machine, whoever other copies are for: going back must open it.
+    say(f"  A copy first: {_backup(path, {**place.env, 'BASILWOOD_COPIES_FOR': ''})}")
     try:
         production.migrate(place.env)
     except Trouble as trouble:

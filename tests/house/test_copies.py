@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import threading
+import time
 from collections.abc import Callable
 from pathlib import Path
 
@@ -48,8 +49,9 @@ def test_a_copy_taken_while_people_write_is_of_one_moment_and_comes_back(databas
     writer = threading.Thread(target=write)
     writer.start()
     try:
-        while len(written) < 5:
-            pass
+        ends = time.monotonic() + 30
+        while len(written) < 5 and time.monotonic() < ends:
+            time.sleep(0.01)
         manifest = copy(reach(env), tmp_path)
     finally:
         going.set()
@@ -122,7 +124,9 @@ def test_a_database_of_the_version_before_is_upgraded_with_all_that_it_held(data
 
 
 def test_an_upgrade_that_fails_leaves_everything_as_it_was(database: Make, kept: Path) -> None:
-    env = database("failing")
+    # Other copies are for somebody elsewhere; this one has to be opened here.
+    elsewhere = new_identity(kept / "elsewhere")
+    env = {**database("failing"), "BASILWOOD_COPIES_FOR": elsewhere}
     before_accounts(env)
     # Somebody's own change stands in the way of ours: the changes before it are made already when it is met.
     asked(env, "CREATE TABLE audit_entry AS SELECT 1 AS id")

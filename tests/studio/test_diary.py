@@ -126,6 +126,12 @@ def test_free_time_of_two(house: House) -> None:
     assert house.api.ask("POST", "/diary/free", given).told["local"] == [f"{day}T17:00:00"]
     alone = house.api.ask("POST", "/diary/free", {**given, "members": [second.pk]}).told["local"]
     assert alone[0] == f"{day}T09:00:00"
+    # A visit of a client who is closed to the asker is not seen by them, and takes time all the same.
+    put(house, f"{day}T17:00", minutes=60, client_id=str(house.client.id))
+    Client.objects.filter(id=house.client.id).update(restricted=True)
+    asker = joined(house, "cy@alder.example", "Cy Loom", Role.STYLIST)
+    assert diary(asker, day, day)["appointments"] == []
+    assert asker.api.ask("POST", "/diary/free", given).told["local"] == []
 
 
 def test_before_and_after_a_visit(house: House) -> None:

@@ -19,7 +19,8 @@ from studio.security import place_of
 from studio.touched import begin
 from studio.wall import transaction_of
 
-#: Who looks at the same of the same client again within so long has looked once: a screen asks several times a minute.
+#: Who looks at the same of the same client again within so long has looked once: a screen asks several times a minute
+#: (W: about as long as one hand stays at one screen).
 SAME_LOOK = timedelta(minutes=10)
 
 _INSERT = """

@@ -61,8 +61,9 @@ class Content:
     rule: str
 
 
-def between(member: Member, first: date, last: date, zone: str) -> list[Occurrence]:
-    """Everything in the diary that touches some days, by time. Raises InvalidInput."""
+def between(member: Member, first: date, last: date, zone: str, among: Any = None) -> list[Occurrence]:
+    """Everything in the diary that touches some days, by time: what is open to the member, or `among` other rows.
+    Raises InvalidInput."""
     clock = clock_of(zone)
     if not timedelta(0) <= last - first <= timedelta(SPAN):
         raise InvalidInput(f"The diary is asked for {SPAN} days at most.", "last")
@@ -70,11 +71,15 @@ def between(member: Member, first: date, last: date, zone: str) -> list[Occurren
         at_wall(datetime.combine(first, time(0)), clock),
         at_wall(datetime.combine(last + timedelta(1), time(0)), clock),
     )
-    return _touching(rows_of(member), begins, ends)
+    return _touching(rows_of(member, among), begins, ends)
 
 
-def rows_of(member: Member) -> Any:
-    rows = Appointment.objects.of(member).not_removed().select_related("client", "changed_by")
+def rows_of(member: Member, among: Any = None) -> Any:
+    rows = (
+        (Appointment.objects.of(member) if among is None else among)
+        .not_removed()
+        .select_related("client", "changed_by")
+    )
     return rows.filter(Q(client=None) | Q(client__removed_at=None))
 
 
@@ -209,7 +214,9 @@ def came_of(member: Member, appointment_id: UUID, version: int, text: str, *, do
 def find_free(member: Member, wanted: Wanted, hours: Hours, zone: str) -> list[datetime]:
     """When all of some members are free. Raises InvalidInput."""
     clock = clock_of(zone)
-    taken = between(member, wanted.first - timedelta(1), wanted.last + timedelta(1), zone)
+    # Visits of clients who are closed to the asker take time too; nothing of them is told but that.
+    everybodys = Appointment.objects.filter(studio_id=member.studio_id)
+    taken = between(member, wanted.first - timedelta(1), wanted.last + timedelta(1), zone, everybodys)
     return free(wanted, map(slot_of, taken), hours, clock, datetime.now(UTC))
 
 
