@@ -10,6 +10,7 @@ import uuid
 from collections import Counter
 from dataclasses import dataclass, field
 from datetime import UTC, datetime
+from http.client import HTTPException
 from typing import Any
 
 from bench.visitor import Visitor
@@ -126,7 +127,7 @@ def _ask(visitor: Visitor, told: Acknowledged, method: str, path: str, body: dic
             if error.code != 503:
                 told.broken.append(f"{method} {path}: {error.code}")
                 return None
-        except OSError:
+        except (OSError, HTTPException):
             pass
         told.asked_again += 1
         time.sleep(AGAIN)

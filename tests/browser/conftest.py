@@ -152,6 +152,18 @@ class Stylist:
     def all(self, css: str) -> list[WebElement]:
         return self.driver.find_elements(By.CSS_SELECTOR, css)
 
+    def click(self, text: str, css: str = "button", *, whole: bool = True) -> None:
+        """Click the control that is called so, once it is there."""
+        self.wait(lambda: self._named(text, css, whole).click() is None, f"“{text}” to click")
+
+    def called(self, text: str, css: str = "button", *, whole: bool = True) -> WebElement:
+        """The control that is called so (or, not `whole`, whose words hold this)."""
+        return self.wait(lambda: self._named(text, css, whole), f"“{text}”")  # type: ignore[return-value]
+
+    def _named(self, text: str, css: str, whole: bool) -> WebElement:
+        read = ((one, " ".join(one.text.split())) for one in self.all(css))
+        return next(one for one, words in read if (words == text if whole else text in words))
+
     def sees(self, text: str) -> None:
         self.wait(lambda: text in self.driver.find_element(By.TAG_NAME, "body").text, f"“{text}” on the screen")
 

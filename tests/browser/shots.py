@@ -26,7 +26,7 @@ def size(stylist: Stylist, width: int, height: int) -> None:
 
 def open_look(stylist: Stylist, name: str) -> None:
     stylist.step("looks")
-    stylist.wait(lambda: next(b for b in stylist.all("main li button") if name in b.text).click() is None)
+    stylist.click(name, "main li button", whole=False)
     stylist.wait(lambda: stylist.find("[placeholder='Unnamed look']").get_attribute("value") == name)
     stylist.find("[data-testid=verdict]")
 
@@ -84,18 +84,18 @@ def outfits(stylist: Stylist) -> None:
 def hand(stylist: Stylist) -> None:
     """A week dressed, its cards, the page that a client opens, and the diary."""
     stylist.step("plan")
-    next(button for button in stylist.all("button") if button.text == "New week").click()
-    next(button for button in stylist.all("button") if button.text == "Plan the week").click()
+    stylist.click("New week")
+    stylist.click("Plan the week")
     done(stylist, "plan-work")
     stylist.wait(lambda: len(stylist.all("[data-day] svg g path")) > 150)
     take(stylist, "plan")
     stylist.step("hand")
     stylist.wait(lambda: stylist.find("article img").get_property("naturalWidth"))
-    next(button for button in stylist.all("button") if button.text == "make it over").click()
+    stylist.click("make it over")
     stylist.wait(lambda: not [button for button in stylist.all("button") if "Trying" in button.text])
     take(stylist, "hand-over")
     stylist.find("[data-view=page]").click()
-    stylist.wait(lambda: next(b for b in stylist.all("button") if b.text == "Make the link").click() is None)
+    stylist.click("Make the link")
     address = str(stylist.find("[data-testid=address]").get_attribute("href"))
     stylist.go("/diary")
     stylist.wait(lambda: stylist.find("[data-appointment]"))

@@ -17,21 +17,17 @@ def value(stylist: Stylist, css: str) -> str:
     return str(stylist.find(css).get_attribute("value"))
 
 
-def button(stylist: Stylist, text: str) -> None:
-    stylist.wait(lambda: next(b for b in stylist.all("button") if b.text.startswith(text)).click() is None, text)
-
-
 def test_the_brief_is_filled_in_any_order_kept_undone_and_there_after_reload(stylist: Stylist) -> None:
     stylist.sign_in()
     stylist.open("Sunniva")
     stylist.step("brief")
     stylist.tab_to("[data-brief=will_not_wear]")
     stylist.press("Another tracksuit.")
-    button(stylist, "+ weekend")
-    button(stylist, "nickel")
+    stylist.click("+ weekend", whole=False)
+    stylist.click("nickel", whole=False)
     stylist.sees("check buttons, zips, buckles")
-    button(stylist, "lengthen legs")
-    button(stylist, "cool")
+    stylist.click("lengthen legs", whole=False)
+    stylist.click("cool", whole=False)
     stylist.sees("Good near the face")
     stylist.kept()
     stylist.rest()
@@ -103,7 +99,7 @@ def test_a_table_is_previewed_row_by_row_and_kept_when_confirmed(stylist: Stylis
     preview = stylist.find("[data-testid=preview]").text
     assert "Refused: 2" in preview and "line 3" in preview and "not on the measure list" in preview
     assert "Good: 1" in preview
-    button(stylist, "Keep this row, leave the others")
+    stylist.click("Keep this row, leave the others", whole=False)
     stylist.sees("One reading is kept")
     stylist.step("history")
     stylist.sees("From a table, 1 measure")
@@ -124,9 +120,9 @@ def test_a_client_goes_out_as_a_file_comes_in_again_and_is_erased_with_proof(sty
         "const t = document.querySelector('textarea'); t.value = arguments[0]; t.dispatchEvent(new Event('input', {bubbles: true}))",
         json.dumps(file),
     )
-    button(stylist, "Read the file")
+    stylist.click("Read the file", whole=False)
     stylist.sees("Constance Ebbing the Second: 1 session")
-    button(stylist, "Bring them in")
+    stylist.click("Bring them in", whole=False)
     stylist.wait(lambda: "the Second" in stylist.find("h1").text)
     stylist.step("measure")
     stylist.wait(lambda: stylist.figure("hip").text == "92")

@@ -64,7 +64,7 @@ def test_a_full_session_by_keyboard_and_tape_with_slips_and_a_drop_out(stylist: 
         assert abs(shown - script.truth(measure)) <= TOLERANCE[kind_of(measure)], measure
         assert "settled" in str(stylist.figure(measure).get_attribute("class"))
     assert "running low" in stylist.find("[data-testid=tape]").text
-    finish = next(button for button in stylist.all("main button") if button.text == "Finish")
+    finish = stylist.called("Finish", "main button")
     stylist.driver.execute_script("arguments[0].focus()", finish)
     stylist.press(Keys.ENTER)
     stylist.sees("The session is finished and kept")
@@ -125,8 +125,7 @@ def test_own_word_skip_and_again_are_one_key_each_and_a_minor_needs_a_guardian(s
     stylist.at_measure("bust_height")
     stylist.press("r")
     stylist.at_measure("stature")
-    stop = next(button for button in stylist.all("main button") if button.text == "Client stops")
-    stop.click()
+    stylist.click("Client stops", "main button")
     stylist.sees("Stopped, as wished")
     stylist.step("history")
     stylist.sees("stopped at the client’s wish")

@@ -11,7 +11,6 @@ from pathlib import Path
 import pytest
 from selenium.webdriver.common.action_chains import ActionChains
 from selenium.webdriver.common.keys import Keys
-from selenium.webdriver.remote.webelement import WebElement
 
 from craft.cloth.quick import read_line
 from studio.people.demo_wardrobe import BOTTOMS, LAYERS, SHOES, TOPS
@@ -36,13 +35,6 @@ def filed() -> dict[str, object]:
         }
         looks.append({"name": name, "pieces": [piece.described() for piece in worn], "from_rack": from_rack})
     return {"rack": [{"piece": piece.described()} for piece in pieces], "looks": looks}
-
-
-def called(stylist: Stylist, text: str) -> WebElement:
-    """The button that is called so."""
-    found = stylist.wait(lambda: next(one for one in stylist.all("button") if one.text.strip() == text))
-    assert isinstance(found, WebElement)
-    return found
 
 
 @pytest.fixture
@@ -76,8 +68,8 @@ def dressed(stylist: Stylist) -> list[str]:
 def test_a_week_is_planned_and_a_day_changed(visit: Stylist) -> None:
     visit.step("plan")
     visit.sees("No plan yet.")
-    called(visit, "New week").click()
-    called(visit, "Plan the week").click()
+    visit.click("New week")
+    visit.click("Plan the week")
     week = dressed(visit)
     assert len(week) == 7 and len(set(week)) > 3
     # The forecast has come with it; the wash is on a Saturday.
@@ -107,8 +99,8 @@ def test_a_week_is_planned_and_a_day_changed(visit: Stylist) -> None:
     visit.sees("Recorded since")
     assert visit.violations() == []
     # A trip: packed, ticked.
-    called(visit, "New trip").click()
-    called(visit, "Pack for it").click()
+    visit.click("New trip")
+    visit.click("Pack for it")
     dressed(visit)
     visit.sees("To pack")
     visit.find("[aria-label='To pack'] input").click()
@@ -118,7 +110,7 @@ def test_a_week_is_planned_and_a_day_changed(visit: Stylist) -> None:
 
 def test_a_book_is_made_and_a_page_answered_on_a_phone(visit: Stylist) -> None:
     visit.step("hand")
-    called(visit, "Make all").click()
+    visit.click("Make all")
     visit.wait(lambda: len(visit.all("[data-card]")) == 2)
     visit.wait(lambda: visit.find("article img").get_property("naturalWidth"))
     # A sentence in her own words; undone and done again.
@@ -126,11 +118,11 @@ def test_a_book_is_made_and_a_page_answered_on_a_phone(visit: Stylist) -> None:
     visit.wait(lambda: visit.find("[data-line=own]").get_attribute("data-said") == "true")
     assert visit.violations() == []
     view(visit, "book")
-    called(visit, "Make the PDF").click()
+    visit.click("Make the PDF")
     visit.wait(lambda: visit.find("[data-testid=book]"))
     view(visit, "page")
     visit.find("[placeholder='none is asked for']").send_keys("heron")
-    called(visit, "Make the link").click()
+    visit.click("Make the link")
     address = str(visit.find("[data-testid=address]").get_attribute("href"))
     assert visit.violations() == []
 
@@ -164,12 +156,12 @@ def test_a_book_is_made_and_a_page_answered_on_a_phone(visit: Stylist) -> None:
     visit.sees("opened")
     visit.find("[aria-label^='Seen to: asks']").click()
     visit.wait(lambda: "1 new" in visit.find("[data-view=page]").text)
-    called(visit, "take back").click()
+    visit.click("take back")
     visit.sees("taken back")
     # A letter goes into the outbox.
     view(visit, "letter")
     visit.find("input[type=email]").send_keys("linnea@marsh.example")
-    called(visit, "Send").click()
+    visit.click("Send")
     visit.sees("to linnea@marsh.example")
     assert visit.violations() == []
 
@@ -196,7 +188,7 @@ def test_visits_are_moved_and_a_calendar_taken_in(stylist: Stylist) -> None:
     stylist.wait(lambda: len(stylist.all("[data-appointment]")) == 1)
     stylist.press("n")
     stylist.find("[placeholder='by its kind and client']").send_keys("Fitting of the coat", Keys.TAB)
-    called(stylist, "Put it down").click()
+    stylist.click("Put it down")
     visit = "[aria-label^='Fitting of the coat']"
     stylist.wait(lambda: len(stylist.all(visit)) == 1)
     assert stylist.violations() == []
@@ -227,15 +219,15 @@ def test_visits_are_moved_and_a_calendar_taken_in(stylist: Stylist) -> None:
     with tempfile.TemporaryDirectory() as folder:
         path = Path(folder) / "fair.ics"
         path.write_text(CALENDAR.format(day=f"{_weekday(day):%Y%m%d}"))
-        called(stylist, "calendars").click()
+        stylist.click("calendars")
         stylist.find("[aria-label='Calendar file']").send_keys(str(path))
         stylist.sees("Cloth fair")
-        called(stylist, "Take in 1").click()
+        stylist.click("Take in 1")
         stylist.wait(lambda: len(stylist.all("[aria-label^='Cloth fair']")) == 1)
     stylist.press("m")
     stylist.wait(lambda: stylist.all("[title='Cloth fair']"))
     assert stylist.violations() == []
-    called(stylist, "undo").click()
+    stylist.click("undo")
     stylist.wait(lambda: not stylist.all("[title='Cloth fair']"))
 
 

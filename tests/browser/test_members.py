@@ -147,7 +147,7 @@ def test_a_passkey_signs_in_without_a_password(stylist: Stylist) -> None:
         stylist.sees("Studio tablet, since")
         leave(stylist)
         stylist.driver.get(f"{named}/sign-in")
-        next(one for one in stylist.all("button") if one.text == "With a passkey").click()
+        stylist.click("With a passkey")
         stylist.find("#search")
         stylist.sees("Rue Sedge")
     finally:
@@ -159,9 +159,8 @@ def test_what_an_apprentice_measures_is_confirmed_and_a_client_is_theirs_alone(s
     stylist.step("records")
     stylist.find("[data-seen]")
     stylist.sees("Open to")
-    for wanted in ("Juno Pell", "those ticked\nalone"):
-        label = next(one for one in stylist.all("label") if " ".join(wanted.split()) in " ".join(one.text.split()))
-        label.find_element("css selector", "input").click()
+    for wanted in ("Juno Pell", "those ticked alone"):
+        stylist.called(wanted, "label", whole=False).find_element("css selector", "input").click()
     stylist.wait(lambda: len([one for one in stylist.all("main input[type=checkbox]") if one.is_selected()]) == 1)
     address = stylist.driver.current_url.split("#")[0]
     leave(stylist)
@@ -225,12 +224,12 @@ def test_one_account_works_for_two_studios(stylist: Stylist) -> None:
     stylist.find("main ul li a")
     stylist.go("/account")
     stylist.sees("Quay Street")
-    next(one for one in stylist.all("button") if one.text == "Work here").click()
+    stylist.click("Work here")
     stylist.sees("Nobody here yet")
     stylist.sees("Tobin Hale, Quay Street")
     # Another window is still loaded for the first studio: it is told so, and nothing is mixed.
     stylist.go("/account")
-    next(one for one in stylist.all("button") if one.text == "Work here").click()
+    stylist.click("Work here")
     stylist.find("main ul li a")
 
 

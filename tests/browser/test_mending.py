@@ -99,9 +99,7 @@ def test_where_it_is_worn_is_said_by_keyboard_and_judged(stylist: Stylist) -> No
 
 def test_what_is_liked_all_the_same_no_longer_counts_and_is_on_record(stylist: Stylist) -> None:
     dress(stylist, "Ottoline", "The jeans that never work")
-    row = stylist.find("[data-rule='volume.contrast']")
-    like = next(one for one in row.find_elements("css selector", "button") if one.text == "Liked all the same")
-    like.click()
+    stylist.click("Liked all the same", "[data-rule='volume.contrast'] button")
     stylist.wait(lambda: "it does not count" in stylist.find("[data-rule='volume.contrast']").text)
     stylist.find("[data-testid=about-look]").click()
     assert "Loose all over" in stylist.find("[data-liked='volume.contrast']").text
@@ -109,11 +107,7 @@ def test_what_is_liked_all_the_same_no_longer_counts_and_is_on_record(stylist: S
     stylist.chord(Keys.CONTROL, "z")
     stylist.wait(lambda: not stylist.all("[data-liked='volume.contrast']"), "the exception taken back")
 
-    def leave_out() -> bool:
-        buttons = stylist.find("[data-rule='volume.contrast']").find_elements("css selector", "button")
-        return next(one for one in buttons if one.text == "Never for Ottoline").click() is None
-
-    stylist.wait(leave_out, "the rule said again")
+    stylist.click("Never for Ottoline", "[data-rule='volume.contrast'] button")
     stylist.wait(lambda: not stylist.all("[data-rule='volume.contrast']"), "a rule left out for her")
     stylist.rest()
     stylist.press("v")
@@ -195,5 +189,5 @@ def test_a_border_is_moved_after_its_effect_was_seen_and_moved_back(stylist: Sty
     stylist.press(Keys.TAB, Keys.ENTER)
     stylist.sees("1 border moved")
     # The page is drawn anew as the border is kept: the button is looked for until it holds still.
-    stylist.wait(lambda: next(one for one in stylist.all("button") if one.text == "Undo").click() is None)
+    stylist.click("Undo")
     stylist.sees("0 borders moved")

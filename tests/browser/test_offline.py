@@ -83,7 +83,7 @@ def test_measuring_begins_and_goes_on_without_a_connection_and_arrives(stylist: 
     stylist.wait(lambda: not stylist.all("[data-waiting]"), "what waited has gone")
     stylist.find("[data-refused]")
     stylist.sees("bust 9.4")
-    next(one for one in stylist.all("[data-refused] button") if one.text == "Let it go").click()
+    stylist.click("Let it go", "[data-refused] button")
     stylist.driver.refresh()
     stylist.wait(lambda: stylist.figure("hip").text == "101.2")
     stylist.wait(lambda: stylist.figure("waist").text == "77.3")
@@ -106,7 +106,7 @@ def test_the_day_and_the_cards_are_there_without_a_connection_and_gone_after_sig
     away.back()
     stylist.driver.refresh()
     stylist.wait(lambda: not stylist.all("[data-testid=without]"))
-    next(button for button in stylist.all("header button") if button.text == "Sign out").click()
+    stylist.click("Sign out", "header button")
     stylist.find("#email")
     held = "const done = arguments[0]; caches.has('basilwood-heard').then(done)"
     stylist.wait(lambda: stylist.driver.execute_async_script(held) is False, "nothing at hand")

@@ -42,7 +42,7 @@ def test_add_find_rename_remove_and_undo(stylist: Stylist) -> None:
     stylist.press(Keys.ENTER)
     stylist.sees("Bart Holm is off the list")
     stylist.sees("Nobody matches")
-    next(button for button in stylist.all("button") if button.text == "Undo").click()
+    stylist.click("Undo")
     stylist.wait(lambda: names(stylist) == ["Bart Holm"])
 
 
@@ -50,7 +50,7 @@ def test_another_studio_sees_none_of_them_and_starts_with_an_empty_list(stylist:
     stylist.sign_in()
     stylist.find("main ul li a")
     address = stylist.all("main ul li a")[0].get_attribute("href")
-    next(button for button in stylist.all("header button") if button.text == "Sign out").click()
+    stylist.click("Sign out", "header button")
     stylist.find("#email")
     stylist.press(Keys.TAB)
     stylist.sign_in(OTHER_STYLIST[0])
@@ -101,7 +101,7 @@ def test_looks_are_begun_opened_removed_and_brought_back(stylist: Stylist) -> No
     stylist.wait(lambda: [b.text.splitlines()[0] for b in stylist.all("main li button.grow")] != [])
     kept = sorted(button.text.splitlines()[0] for button in stylist.all("main li button.grow"))
     assert kept == ["Quote at the client's", "Yard"]
-    next(button for button in stylist.all("main button") if button.text == "New look").click()
+    stylist.click("New look", "main button")
     stylist.sees("Nothing on yet")
     stylist.tab_to("#say")
     stylist.press("glittering jeans", Keys.ENTER)
@@ -125,7 +125,7 @@ def test_the_pointer_chooses_a_garment_and_a_school_changes_the_reasons(stylist:
     stylist.sign_in()
     stylist.open("Ottoline")
     stylist.step("looks")
-    stylist.wait(lambda: next(b for b in stylist.all("main li button") if "On stage" in b.text).click() is None)
+    stylist.click("On stage", "main li button", whole=False)
     stylist.wait(lambda: stylist.find(NAME).get_attribute("value") == "On stage")
     stylist.step("dress")
     top = stylist.find("path[data-key=top]")
@@ -147,7 +147,7 @@ def test_labels_and_reasons_never_lie_on_each_other(stylist: Stylist) -> None:
     stylist.sign_in()
     stylist.open("Ottoline")
     stylist.step("looks")
-    stylist.wait(lambda: next(b for b in stylist.all("main li button") if "never work" in b.text).click() is None)
+    stylist.click("never work", "main li button", whole=False)
     stylist.sees("Hem on the ground")
     stylist.wait(lambda: stylist.driver.execute_script("return document.fonts.status") == "loaded")
 

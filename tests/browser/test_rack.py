@@ -78,7 +78,7 @@ def test_filters_narrow_the_rack_and_a_removal_is_undone(stylist: Stylist) -> No
     stylist.tab_to("[data-piece]")
     stylist.press(Keys.ENTER)
     stylist.sees("Ends on the fullest calf")
-    off = next(button for button in stylist.all("button") if button.text == "Take it off")
+    off = stylist.called("Take it off")
     stylist.driver.execute_script("arguments[0].focus()", off)
     stylist.press(Keys.ENTER)
     stylist.sees("is off the rack")

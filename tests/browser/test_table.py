@@ -24,8 +24,7 @@ def test_a_look_is_composed_from_the_rail_by_keyboard_and_undone(stylist: Stylis
     stylist.sign_in()
     stylist.open("Ottoline")
     stylist.step("looks")
-    new = next(button for button in stylist.all("button") if button.text == "New look")
-    new.click()
+    stylist.click("New look")
     stylist.step("dress")
     stylist.wait(lambda: len(stylist.all("[data-rail]")) >= 20, "the rail")
     # A dress takes the place of top and bottom.
@@ -56,7 +55,7 @@ def test_a_hem_is_dragged_and_nudged_and_the_reasons_move_with_it(stylist: Styli
     stylist.sign_in()
     stylist.open("Ottoline")
     stylist.step("looks")
-    stylist.wait(lambda: next(b for b in stylist.all("main li button") if "Day in town" in b.text).click() is None)
+    stylist.click("Day in town", "main li button", whole=False)
     stylist.step("dress")
     stylist.wait(lambda: stylist.find("[placeholder='Unnamed look']").get_attribute("value") == "Day in town")
     before = at(stylist, "leg_hem")
@@ -93,7 +92,7 @@ def test_four_looks_are_held_up_on_one_floor_with_why(stylist: Stylist) -> None:
     assert verdicts["On stage"] == "works" and verdicts["The jeans that never work"] == "against"
     assert len(stylist.find("[data-testid=because]").text) > 80
     assert stylist.violations() == []
-    next(button for button in stylist.all("button") if button.text == "Put them down").click()
+    stylist.click("Put them down")
     stylist.find("[data-testid=verdict]")
 
 
@@ -110,6 +109,5 @@ def test_a_rule_is_muted_and_followed_again(stylist: Stylist) -> None:
     stylist.press(Keys.TAB, Keys.ENTER)
     stylist.wait(lambda: stylist.find(row).get_attribute("data-muted") == "true", "muted")
     stylist.sees("1 muted")
-    undo = next(button for button in stylist.all("button") if button.text == "Undo")
-    undo.click()
+    stylist.click("Undo")
     stylist.wait(lambda: stylist.find(row).get_attribute("data-muted") == "false", "followed again")

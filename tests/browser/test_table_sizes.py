@@ -110,7 +110,7 @@ def test_two_who_say_other_things_of_one_look_are_offered_both(stylist: Stylist)
     box = stylist.find("[data-testid=conflict]")
     assert "note: No shawl. / Bring the shawl." in box.text
     assert stylist.violations() == []
-    next(button for button in box.find_elements("css selector", "button") if "theirs" in button.text.lower()).click()
+    stylist.click("theirs", "[data-testid=conflict] button", whole=False)
     note = stylist.find("[data-testid=about] textarea")
     stylist.wait(lambda: note.get_attribute("value") == "Bring the shawl.")
     stylist.rest()

@@ -117,7 +117,7 @@ def test_an_alteration_that_is_done_changes_the_piece(stylist: Stylist) -> None:
     # Not done after all: the figure goes back with it.
     stylist.step("try")
     stylist.find("details:has([aria-label=Due]) summary, ul[aria-label=Due] + details summary").click()
-    next(button for button in stylist.all("button") if button.text == "Not yet").click()
+    stylist.click("Not yet")
     stylist.sees("Hem it by 3 cm")
     stylist.step("rack")
     stylist.wait(lambda: stylist.find("[data-figure-of=inseam_cm]").get_attribute("value") == "79")
@@ -159,12 +159,12 @@ def test_size_charts_are_brought_from_the_shops_and_name_a_size(stylist: Stylist
     stylist.sign_in()
     stylist.go("/charts")
     stylist.wait(lambda: len(stylist.all("[data-chart]")) == 3)
-    next(button for button in stylist.all("button") if button.text == "Bring the shops’ charts").click()
+    stylist.click("Bring the shops’ charts")
     stylist.wait(lambda: "maker,product,piece" in str(stylist.find("textarea").get_attribute("value")))
     stylist.find("form button").click()
     stylist.sees("Lark slip: black slip skirt")
     assert stylist.violations() == []
-    next(button for button in stylist.all("button") if button.text.startswith("Keep")).click()
+    stylist.click("Keep", whole=False)
     stylist.wait(lambda: len(stylist.all("[data-chart]")) == 17)
     stylist.open("Marnie")
     stylist.step("shop")

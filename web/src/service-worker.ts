@@ -8,13 +8,14 @@
  * they sign out. Whatever is written goes to the server alone; what waits to be written waits in the pages' own outboxes.
  */
 import { build, files, version } from "$service-worker";
-import { HEARD_AT, KEPT, isKept, isShell } from "$lib/api/offline";
+import { Heard } from "$lib/api/heard";
+import { FORGET, isKept, isShell } from "$lib/api/offline";
 
 const worker = globalThis as unknown as ServiceWorkerGlobalScope;
 const SHELL = `basilwood-shell-${version}`;
 const PAGE = "/people";
-const DAY_MS = 24 * 3600 * 1000;
 const SHIPPED = new Set([...build, ...files]);
+const held = new Heard(caches);
 
 worker.addEventListener("install", (event) => {
   event.waitUntil(
@@ -44,6 +45,10 @@ worker.addEventListener("fetch", (event) => {
   else if (isKept(url.pathname)) event.respondWith(heard(event));
 });
 
+worker.addEventListener("message", (event) => {
+  if (event.data === FORGET) event.waitUntil(held.letGo());
+});
+
 async function shipped(request: Request): Promise<Response> {
   return (await caches.match(request, { cacheName: SHELL, ignoreVary: true })) ?? (await fetch(request));
 }
@@ -58,24 +63,15 @@ async function page(request: Request): Promise<Response> {
 
 async function heard(event: FetchEvent): Promise<Response> {
   const { request } = event;
+  const asked = held.ask();
   try {
     const answer = await fetch(request);
     // Nobody waits for it to be kept.
-    if (answer.ok) event.waitUntil(keep(request, answer.clone()));
+    if (answer.ok) event.waitUntil(held.keep(asked, request, answer.clone()));
     // Whoever is not let in any more hears nothing of it again either.
-    else if (answer.status === 401 || answer.status === 403) event.waitUntil(caches.delete(KEPT));
+    else if (answer.status === 401 || answer.status === 403) event.waitUntil(held.letGo());
     return answer;
   } catch {
-    const held = await caches.match(request, { cacheName: KEPT, ignoreVary: true });
-    const at = Number(held?.headers.get(HEARD_AT) ?? 0);
-    return held && Date.now() - at < DAY_MS ? held : Response.error();
+    return (await held.find(request)) ?? Response.error();
   }
-}
-
-async function keep(request: Request, answer: Response): Promise<void> {
-  const headers = new Headers(answer.headers);
-  headers.set(HEARD_AT, String(Date.now()));
-  const body = await answer.arrayBuffer();
-  const cache = await caches.open(KEPT);
-  await cache.put(request, new Response(body, { status: answer.status, headers }));
 }

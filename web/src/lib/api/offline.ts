@@ -3,6 +3,8 @@
 /** The cache of answers, and the head that says when one was heard, ms. */
 export const KEPT = "basilwood-heard";
 export const HEARD_AT = "Basilwood-Heard-At";
+/** What a page tells the worker so that answers still on their way are not kept either. */
+export const FORGET = "forget";
 
 const CLIENTS = String.raw`/api/clients/[0-9a-f-]{36}`;
 const ANSWERS = [
@@ -22,5 +24,6 @@ export const isShell = (path: string): boolean =>
 
 /** Nothing that was heard stays on this device. */
 export async function forget(): Promise<void> {
+  globalThis.navigator?.serviceWorker?.controller?.postMessage(FORGET);
   if ("caches" in globalThis) await caches.delete(KEPT);
 }
