@@ -119,13 +119,12 @@ def gunicorn(port: int, env: Mapping[str, str], *more: str, host: str = "127.0.0
 
 
 def worker(env: Mapping[str, str]) -> subprocess.Popen[bytes]:
-    """Start a worker of the queue, as the role that serves: it does the long searches. More may run beside it, here or on
-    other machines, by the same command and environment."""
+    """Start a worker of the queue, as the role that serves: it does the long searches and sends the letters. More may run beside
+    it, here or on other machines, by the same command and environment."""
     LOGS.mkdir(parents=True, exist_ok=True)
-    words = ["procrastinate", "worker", "--queues", "searches", "--concurrency", "1"]
     with (LOGS / "worker.log").open("ab") as log:
         return subprocess.Popen(
-            [str(PYTHON), "-m", "django", *words],
+            [str(PYTHON), "-m", "django", "work"],
             cwd=ROOT,
             env=as_serving({**os.environ, **env}),
             stdout=log,

@@ -38,6 +38,7 @@ INSTALLED_APPS = [
     "csp",
     "procrastinate.contrib.django",
     "studio.people",
+    "studio.post",
     "studio.bodies",
     "studio.looks",
     "studio.rack",
@@ -175,7 +176,9 @@ def _immutable(path: str, url: str) -> bool:
 
 WHITENOISE_IMMUTABLE_FILE_TEST = _immutable
 
-# Letters go to the mail server that is set; a slow one keeps nobody waiting for ever.
+# Letters are put into the post (studio.post); a worker takes them to the mail server that is set.
+EMAIL_BACKEND = "studio.post.backend.PostBackend"
+POST_GOES_BY = "django.core.mail.backends.smtp.EmailBackend"
 EMAIL_HOST, EMAIL_PORT, EMAIL_TIMEOUT = HERE.mail_host, HERE.mail_port, 10
 EMAIL_HOST_USER, EMAIL_HOST_PASSWORD, EMAIL_USE_TLS = HERE.mail_user, HERE.mail_password, HERE.mail_tls
 DEFAULT_FROM_EMAIL = HERE.mail_from

@@ -4,22 +4,62 @@ from __future__ import annotations
 
 import json
 import uuid
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from contextlib import contextmanager
 from dataclasses import dataclass
-from typing import Any
+from email import message_from_bytes
+from email.message import EmailMessage
+from email.policy import SMTP
+from typing import Any, ClassVar
 
 import pytest
+from django.core.mail import EmailMessage as Mail
+from django.core.mail.backends.base import BaseEmailBackend
 from django.db import connection
 from django.test import Client as Browser
 
 from studio.members.services import add_member
 from studio.people.models import Client, Member, Studio
 from studio.policy import Role
+from studio.post.queue import deliver, due
 from studio.scoping import SETTING
 from studio.wall import SERVING
 
 PASSWORD = "willow-basket-42"
+
+
+class MailServer(BaseEmailBackend):
+    """A mail server of the tests: it takes letters, or does as it is told."""
+
+    taken: ClassVar[list[EmailMessage]] = []
+    does: ClassVar[Exception | None] = None
+
+    def send_messages(self, email_messages: Sequence[Mail]) -> int:
+        """Take them."""
+        if self.does is not None:
+            raise self.does
+        read = (message_from_bytes(one.message().as_bytes(), policy=SMTP) for one in email_messages)
+        self.taken.extend(read)  # type: ignore[arg-type]
+        return len(email_messages)
+
+    @classmethod
+    def letters(cls) -> list[EmailMessage]:
+        """What has reached it by now, as a worker takes it there."""
+        with serving():
+            for outgoing_id in due():
+                deliver(outgoing_id)
+        return cls.taken
+
+
+@pytest.fixture
+def mail_server(settings: Any) -> type[MailServer]:
+    """A mail server is set, and every letter goes by the post."""
+    settings.EMAIL_HOST = "mail.example"
+    settings.EMAIL_BACKEND = "studio.post.backend.PostBackend"
+    settings.POST_GOES_BY = "tests.studio.conftest.MailServer"
+    MailServer.taken.clear()
+    MailServer.does = None
+    return MailServer
 
 
 @contextmanager

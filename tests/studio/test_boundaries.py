@@ -98,6 +98,7 @@ BODIES: dict[str, Any] = {
         "text": "",
         "send": False,
     },
+    "/letters/{letter_id}/post": {"go": False},
     "/clients/{client_id}/plans/proposed": {"first": "2026-12-01"},
     "/clients/{client_id}/plans": {"id": "3f0c9a52-6a1e-4b6f-9d0a-0f5b7f0a7c24", "kind": "week", **A_PLAN},
     "/plans/{plan_id}": {"version": 1, **A_PLAN},

@@ -11,7 +11,6 @@ from html import unescape
 from typing import Any
 
 import pytest
-from django.core import mail
 from django.test import Client as Browser
 from django.utils import timezone
 
@@ -358,17 +357,21 @@ def test_ten_thousand_guesses_find_nothing(house: House, dressed: dict[str, Any]
     assert Visitor("203.0.113.5").get("/for/anything/").status_code == 404
 
 
-def test_a_letter_is_sent_kept_and_taken_away(house: House, dressed: dict[str, Any], settings: Any) -> None:
+def test_a_letter_is_sent_kept_and_taken_away(house: House, dressed: dict[str, Any], request: Any) -> None:
     given = {"id": str(uuid.uuid4()), "to": "pia@reed.example", "subject": "Your outfits", "text": "Here they are."}
     path = f"/clients/{house.client.id}/letters"
     refused = house.api.ask("POST", path, given)
     assert refused.status_code == 503 and "No mail server" in refused.told["message"]
     assert house.api.ask("GET", path).told == {"letters": [], "can_send": False}
     assert house.api.ask("POST", path, {**given, "send": False}).status_code == 201
-    settings.EMAIL_HOST = "mail.example"
+    mail_server = request.getfixturevalue("mail_server")
     sent = house.api.ask("POST", path, {**given, "id": str(uuid.uuid4())})
-    assert sent.status_code == 201 and mail.outbox[0].to == ["pia@reed.example"]
-    assert mail.outbox[0].reply_to == ["ada@alder.example"]
+    assert sent.status_code == 201 and sent.told["state"] == "waiting"
+    (letter,) = mail_server.letters()
+    assert (letter["To"], letter["Reply-To"]) == ("pia@reed.example", "ada@alder.example")
+    assert [one["state"] for one in house.api.ask("GET", path).told["letters"]] == ["sent", "file"]
+    told = house.api.ask("POST", f"/letters/{sent.told['id']}/post", {"go": False})
+    assert told.status_code == 422 and "gone already" in told.told["message"]
     file = house.api.ask("GET", f"/letters/{sent.told['id']}/letter.eml").content.decode()
     assert "Subject: Your outfits" in file and "Here they are." in file
     assert house.api.ask("POST", path, {**given, "to": "nobody"}).status_code == 422

@@ -98,6 +98,7 @@ OTHERWISE: Mapping[str, tuple[Kind, str]] = {
     "handover.links_api.open_again": ("share", "page"),
     "handover.links_api.write": ("share", "letter"),
     "handover.links_api.letter_file": ("export", "letter"),
+    "handover.links_api.post_again": ("share", "letter"),
     "plan.api.on_paper": ("print", "plans"),
     **dict.fromkeys(
         (f"looks.advice_api.{name}" for name in ("assess", "unsettled", "rail", "remedies", "views", "profile", "tuck", "compare")),

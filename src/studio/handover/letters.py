@@ -1,8 +1,7 @@
-"""Letters to clients: written through Django's mail, so that a real server is a setting; kept as they were sent."""
+"""Letters to clients: written through Django's mail, so that a real server is a setting; put into the post, and kept as they were sent."""
 
 from __future__ import annotations
 
-from smtplib import SMTPException
 from typing import Any
 from uuid import UUID
 
@@ -10,12 +9,15 @@ from django.conf import settings
 from django.core.mail import EmailMultiAlternatives
 from django.db import transaction
 
+from craft.errors import InvalidInput
 from studio.concurrency import hold, keep_once
 from studio.errors import NoPost
 from studio.handover.models import Book, Letter
 from studio.people.models import Client, Member
+from studio.post.services import put, stop, try_again
 
-SILENT = "No letter was sent: the mail server does not answer. Take the letter away as a file, or try again."
+GONE = "The letter has gone already."
+NOT_POSTED = "This letter was only written, to be taken away as a file."
 NONE_SET = "No mail server is set here. Take the letter away as a file and send it yourself."
 
 
@@ -32,7 +34,7 @@ def written(
 def send(
     member: Member, client_id: Any, letter_id: UUID, to: str, subject: str, text: str, *, with_book: bool, send_it: bool
 ) -> Letter:
-    """Write a letter and keep it; send it, or only lay it ready to be taken away. Raises Http404 or NoPost."""
+    """Write a letter and keep it; put it into the post, or only lay it ready to be taken away. Raises Http404 or NoPost."""
     with transaction.atomic():
         client = hold(member, client_id)
         book = Book.objects.filter(client=client, layout="week").order_by("-created_at").first() if with_book else None
@@ -45,14 +47,26 @@ def send(
         if send_it and not held:
             if not settings.EMAIL_HOST:
                 raise NoPost(NONE_SET)
-            try:
-                letter.send()
-            except (OSError, SMTPException) as error:
-                raise NoPost(SILENT) from error
+            kept.outgoing = put(letter, studio=client.studio, client=client)
+            kept.save(update_fields=["outgoing"])
         return kept
 
 
 def letters_of(member: Member, client_id: Any) -> list[Letter]:
     """The letters to a client, the last first. Raises Http404."""
     client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
-    return list(Letter.objects.filter(client=client, removed_at=None).defer("message"))
+    return list(Letter.objects.filter(client=client, removed_at=None).select_related("outgoing").defer("message"))
+
+
+def post_again(member: Member, letter_id: UUID, *, go: bool) -> Letter:
+    """Send a letter that has not gone, now; or take it out of the post. Raises Http404 or InvalidInput."""
+    with transaction.atomic():
+        row: Letter = Letter.objects.of(member).not_removed().locked_or_404(id=letter_id)
+        if row.outgoing is None:
+            raise InvalidInput(NOT_POSTED, "letter")
+        if go:
+            try_again(row.outgoing)
+        elif not stop(row.outgoing):
+            raise InvalidInput(GONE, "letter")
+        row.outgoing.refresh_from_db()
+    return row

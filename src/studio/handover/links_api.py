@@ -24,11 +24,13 @@ from studio.handover.shapes import (
     LinkOut,
     LinksOut,
     OpeningOut,
+    PostIn,
     SaidListOut,
     SaidOut,
 )
 from studio.people.models import Client
 from studio.policy import Right
+from studio.post.models import WAITING
 from studio.requests import MemberRequest
 from studio.schemas import Refusal, attached, file_of
 
@@ -139,8 +141,20 @@ def letter_file(request: MemberRequest, letter_id: UUID) -> Any:
     return attached(row.message, "message/rfc822", "letter.eml")
 
 
+@router.post("/letters/{uuid:letter_id}/post", response={200: LetterOut, 422: Refusal}, auth=Requires(Right.HAND_OUT))
+def post_again(request: MemberRequest, letter_id: UUID, given: PostIn) -> Any:
+    """Send a letter that has not gone, now, or take it out of the post."""
+    return _letter(letters.post_again(request.user, letter_id, go=given.go))
+
+
 def _letter(row: Letter) -> LetterOut:
-    return LetterOut(id=row.id, to=row.to, subject=row.subject, at=row.created_at, by=_name(row))
+    way = row.outgoing
+    return LetterOut(
+        id=row.id, to=row.to, subject=row.subject, at=row.created_at, by=_name(row),
+        state=way.state if way else "file",
+        again_at=way.next_at if way and way.tries and way.state == WAITING else None,
+        answer=way.answer if way else "",
+    )  # fmt: skip
 
 
 def _name(row: Letter | Share) -> str:

@@ -10,6 +10,7 @@ from django.db import models
 
 from studio.looks.models import Look
 from studio.people.models import NAME_LENGTH, Client
+from studio.post.models import Outgoing
 from studio.scoping import StudioRow, within_window
 
 #: What a client may say: of a card, of a thing to buy, or of nothing in particular.
@@ -99,7 +100,7 @@ class Book(StudioRow):
 
 
 class Letter(StudioRow):
-    """A mail that was sent."""
+    """A mail that was written to a client."""
 
     id: Any = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
     client = models.ForeignKey(Client, on_delete=models.CASCADE, related_name="letters")
@@ -107,6 +108,8 @@ class Letter(StudioRow):
     subject = models.CharField(max_length=NAME_LENGTH)
     #: The whole message, as it can be taken away (RFC 5322).
     message = models.TextField()
+    #: Its way through the post; none where it is only taken away.
+    outgoing = models.OneToOneField(Outgoing, on_delete=models.SET_NULL, null=True, related_name="+")
 
     class Meta:
         ordering: ClassVar[list[str]] = ["-created_at", "id"]

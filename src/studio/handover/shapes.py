@@ -206,11 +206,23 @@ class LetterIn(BaseModel):
 
 
 class LetterOut(BaseModel):
+    """A letter that was written. `state`: `waiting`, `sent`, `refused` or `stopped`, and `file` where it was only laid ready; `again_at`: when it is tried next, where
+    it was tried in vain; `answer`: what the mail server said."""
+
     id: UUID
     to: str
     subject: str
     at: datetime
     by: str
+    state: str
+    again_at: datetime | None
+    answer: str
+
+
+class PostIn(BaseModel):
+    """What a letter in the post is to do: go, now, or stop."""
+
+    go: bool
 
 
 class LettersOut(BaseModel):

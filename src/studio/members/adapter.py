@@ -2,23 +2,21 @@
 
 from __future__ import annotations
 
-import base64
-import hashlib
 import logging
-from smtplib import SMTPException
 from typing import Any
 
 from allauth.account.adapter import DefaultAccountAdapter
 from allauth.mfa.adapter import DefaultMFAAdapter
-from cryptography.fernet import Fernet
 from django.conf import settings
 from django.http import HttpRequest
 
 from studio.members import invitations
 from studio.members.models import Account
+from studio.secrets import box
 from studio.security import place_of
 
 log = logging.getLogger(__name__)
+_USE = "second factor"
 
 
 class AccountAdapter(DefaultAccountAdapter):  # type: ignore[misc]
@@ -55,14 +53,11 @@ class AccountAdapter(DefaultAccountAdapter):  # type: ignore[misc]
         )
 
     def send_mail(self, template_prefix: str, email: str, context: dict[str, Any]) -> None:
-        """Send a letter about an account. One that cannot be sent is noted and breaks nothing: what it is about was done."""
+        """Put a letter about an account into the post. Where there is none, that is noted and breaks nothing: what it is about was done."""
         if not settings.EMAIL_HOST:
             log.warning("No mail server is set: a letter about an account (%s) was not sent", template_prefix)
             return
-        try:
-            super().send_mail(template_prefix, email, context)
-        except (OSError, SMTPException):
-            log.warning("The mail server does not answer: a letter about an account (%s) was not sent", template_prefix)
+        super().send_mail(template_prefix, email, context)
 
 
 class SecondFactorAdapter(DefaultMFAAdapter):  # type: ignore[misc]
@@ -74,13 +69,8 @@ class SecondFactorAdapter(DefaultMFAAdapter):  # type: ignore[misc]
 
     def encrypt(self, text: str) -> str:
         """A secret of a second factor lies in the database under the server's key."""
-        return _box().encrypt(text.encode()).decode()
+        return box(_USE).encrypt(text.encode()).decode()
 
     def decrypt(self, encrypted_text: str) -> str:
         """And is read with it."""
-        return _box().decrypt(encrypted_text.encode()).decode()
-
-
-def _box() -> Fernet:
-    key = hashlib.sha256(f"second factor {settings.SECRET_KEY}".encode()).digest()
-    return Fernet(base64.urlsafe_b64encode(key))
+        return box(_USE).decrypt(encrypted_text.encode()).decode()

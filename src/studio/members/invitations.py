@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from datetime import UTC, datetime, timedelta
-from smtplib import SMTPException
 from typing import Any
 
 from django.conf import settings
@@ -15,6 +14,7 @@ from studio.errors import NotInvited
 from studio.members.models import Account, Invitation
 from studio.people.models import Member, Studio
 from studio.policy import Role
+from studio.post.services import put
 from studio.secrets import hashed, new_secret
 from studio.wall import tell_link, tell_studio
 
@@ -33,7 +33,7 @@ CALLED = {
 def invite(
     studio: Studio, email: str, role: Role, address: str, by: Member | None = None
 ) -> tuple[Invitation, str, bool]:
-    """Ask somebody in: the invitation, the address it is accepted at, and whether a letter went out. An earlier one to the same
+    """Ask somebody in: the invitation, the address it is accepted at, and whether a letter is on its way. An earlier one to the same
     person ends. Raises NotInvited where they work here already."""
     wanted = email.strip().lower()
     if Member.objects.filter(studio=studio, account__email=wanted, is_active=True).exists():
@@ -78,10 +78,8 @@ def _sent(invitation: Invitation, link: str, by: Member | None) -> bool:
         [invitation.email],
         reply_to=[by.email] if by else None,
     )
-    try:
-        return bool(letter.send())
-    except (OSError, SMTPException):
-        return False
+    put(letter, studio=invitation.studio)
+    return True
 
 
 def found(secret: str) -> Invitation | None:

@@ -1,6 +1,6 @@
 """The queue in the database, and what a worker does with a search: `./basilwood demo` starts one, more may run anywhere.
 
-    python -m django procrastinate worker --queues searches
+    python -m django work
 
 A search that a worker lost in the middle is begun anew by the next one that hears of it (services.look_after): a result is
 written whole or not at all.

@@ -2878,6 +2878,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/letters/{letter_id}/post": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Post Again
+         * @description Send a letter that has not gone, now, or take it out of the post.
+         */
+        post: operations["studio_handover_links_api_post_again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client_id}/plans": {
         parameters: {
             query?: never;
@@ -8213,7 +8233,11 @@ export interface components {
             /** Said */
             said: components["schemas"]["SaidOut"][];
         };
-        /** LetterOut */
+        /**
+         * LetterOut
+         * @description A letter that was written. `state`: `waiting`, `sent`, `refused` or `stopped`, and `file` where it was only laid ready; `again_at`: when it is tried next, where
+         *     it was tried in vain; `answer`: what the mail server said.
+         */
         LetterOut: {
             /**
              * Id
@@ -8231,6 +8255,12 @@ export interface components {
             at: string;
             /** By */
             by: string;
+            /** State */
+            state: string;
+            /** Again At */
+            again_at: string | null;
+            /** Answer */
+            answer: string;
         };
         /**
          * LettersOut
@@ -8268,6 +8298,14 @@ export interface components {
              * @default true
              */
             send: boolean;
+        };
+        /**
+         * PostIn
+         * @description What a letter in the post is to do: go, now, or stop.
+         */
+        PostIn: {
+            /** Go */
+            go: boolean;
         };
         /**
          * Asks
@@ -15738,6 +15776,49 @@ export interface operations {
             413: components["responses"]["NotDone413"];
             415: components["responses"]["NotDone415"];
             422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_handover_links_api_post_again: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                letter_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PostIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LetterOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
             503: components["responses"]["NotDone503"];
         };
     };

@@ -48,6 +48,12 @@ export function readClock(typed: string): number | null {
   return hour < 24 && minute < 60 ? 60 * hour + minute : null;
 }
 
+/** The time of day of a moment, on the clock of this device. */
+export function clockOf(moment: string): string {
+  const at = new Date(moment);
+  return clock(60 * at.getHours() + at.getMinutes());
+}
+
 /** How long, in words: “45 min”, “2 h 30”. */
 export function lasts(minutes: number): string {
   if (minutes >= 1440 && minutes % 1440 === 0) return minutes === 1440 ? "a day" : `${minutes / 1440} days`;

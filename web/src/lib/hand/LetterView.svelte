@@ -1,6 +1,8 @@
 <script lang="ts">
   /** A letter to the client: sent where a mail server is set, else taken away as a file. */
   import { untrack } from "svelte";
+  import type { Schemas } from "../api/client";
+  import { clockOf } from "../diary/times";
   import { day } from "../units";
   import type { Hand } from "./hand.svelte";
 
@@ -25,6 +27,29 @@
       text = `Dear ${name.split(" ")[0]},\n\nhere are your outfits.${page}\n\n${house}`;
     });
   });
+
+  // While a letter is on its way, what became of it is asked for: soon, or where the mail server is away, now and then.
+  $effect(() => {
+    const waiting = hand.letters?.letters.filter((letter) => letter.state === "waiting") ?? [];
+    if (!waiting.length) return;
+    const soon = waiting.some((letter) => !letter.again_at);
+    const asking = setTimeout(() => void hand.loadLetters(), soon ? 2000 : 30_000);
+    return () => clearTimeout(asking);
+  });
+
+  /** How far a letter is, in words. */
+  function way(letter: Schemas["LetterOut"]): string {
+    const said = letter.answer || "the mail server did not answer";
+    if (letter.again_at)
+      return `Not taken yet (${said}); it is tried again on ${day(letter.again_at)} at ${clockOf(letter.again_at)}.`;
+    const words: Record<string, string> = {
+      waiting: "On its way.",
+      sent: "Sent.",
+      refused: `Not sent: ${said}.`,
+      stopped: "Stopped before it went.",
+    };
+    return words[letter.state] ?? "Laid ready as a file.";
+  }
 
   async function write(send: boolean) {
     busy = true;
@@ -83,7 +108,19 @@
             >{letter.subject}<span class="text-bark">, to {letter.to}, {day(letter.at)} by {letter.by}</span
             ></span
           >
-          <a class="quiet" href="/api/letters/{letter.id}/letter.eml" download>take it away</a>
+          <span class="flex flex-wrap gap-3">
+            {#if letter.state === "waiting"}
+              <button class="quiet" onclick={() => void hand.post(letter.id, false)}>stop it</button>
+            {/if}
+            {#if letter.again_at || letter.state === "refused" || letter.state === "stopped"}
+              <button class="quiet" onclick={() => void hand.post(letter.id, true)}>send it now</button>
+            {/if}
+            <a class="quiet" href="/api/letters/{letter.id}/letter.eml" download>take it away</a>
+          </span>
+          <span
+            class={["w-full", letter.state === "refused" ? "text-madder" : "text-bark"]}
+            data-state={letter.state}>{way(letter)}</span
+          >
         </li>
       {/each}
     </ul>

@@ -248,6 +248,14 @@ export class Hand {
     if ("data" in told) this.letters = told.data;
   }
 
+  /** Send a letter that has not gone, now, or take it out of the post. */
+  async post(letter: string, go: boolean): Promise<void> {
+    const params = { path: { letter_id: letter } };
+    const told = await ask(api.POST("/api/letters/{letter_id}/post", { params, body: { go } }));
+    if ("refusal" in told) notice.say(told.refusal.message);
+    await this.loadLetters();
+  }
+
   /** Write a letter; what is wrong, or nothing. */
   async send(letter: Omit<Schemas["LetterIn"], "id">): Promise<string | null> {
     const body = { id: crypto.randomUUID(), ...letter };

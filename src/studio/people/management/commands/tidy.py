@@ -1,4 +1,4 @@
-"""Clear away what has expired: sessions that ended, and what was counted of misses at sign-in."""
+"""Clear away what has expired: sessions that ended, what was counted of misses at sign-in, and letters long gone."""
 
 from __future__ import annotations
 
@@ -12,6 +12,9 @@ from django.core.management import call_command
 from django.core.management.base import BaseCommand
 from django.db import connection
 
+from studio.post.models import Outgoing
+from studio.post.queue import KNOWN
+
 
 class Command(BaseCommand):
     help = __doc__
@@ -20,6 +23,7 @@ class Command(BaseCommand):
         """Clear it away."""
         call_command("clearsessions")
         UserSession.objects.exclude(session_key__in=Session.objects.values("session_key")).delete()
+        Outgoing.objects.filter(client=None, ended_at__lt=datetime.now(UTC) - KNOWN).delete()
         table = connection.ops.quote_name(cache._table)  # type: ignore[attr-defined]
         with connection.cursor() as cursor:
             cursor.execute(f"DELETE FROM {table} WHERE expires < %s", [datetime.now(UTC)])  # noqa: S608 (our own table)
