@@ -19,7 +19,7 @@ from schemathesis import checks
 from studio.api import api
 from studio.wsgi import application
 from tests.studio.conftest import House, furnish, serving
-from tests.studio.test_boundaries import filled, of_everything
+from tests.studio.everything import filled, held_together, of_everything
 
 schema = schemathesis.openapi.from_dict(api.get_openapi_schema())
 schema.app = application
@@ -47,7 +47,7 @@ TOKEN = "k" * 32
 def everything(django_db_setup: None, django_db_blocker: Any) -> Iterator[tuple[House, str]]:
     """A studio with one of everything, for all operations; taken back at the end."""
     ends = (request_started, request_finished)
-    with django_db_blocker.unblock(), transaction.atomic():
+    with held_together(django_db_blocker):
         house = furnish("Alder", "ada@alder.example")
         look = of_everything(house)
         for end in ends:
@@ -56,7 +56,6 @@ def everything(django_db_setup: None, django_db_blocker: Any) -> Iterator[tuple[
         yield house, look
         for end in ends:
             end.connect(close_old_connections)
-        transaction.set_rollback(True)
 
 
 @schema.parametrize()

@@ -16,7 +16,8 @@ from studio.looks.models import Look
 from studio.people import services
 from studio.rack.models import RackPiece
 from tests.studio.conftest import House, serving
-from tests.studio.test_boundaries import BODIES, SIGN_IN, endpoints, filled, of_everything
+from tests.studio.everything import BODIES, endpoints, filled, of_everything
+from tests.studio.test_boundaries import SIGN_IN
 from tests.studio.test_fittings import begin, errand, log
 from tests.studio.test_rack import hang, rack
 
