@@ -29,6 +29,9 @@ STUDIO_WORDS = {
     "upgrade": "bring the database to this version; where that fails, all is as before",
 }
 
+#: The whole of the tests runs in two processes: the browser's beside all others.
+WHOLE = ["-n", "2", "--dist", "loadgroup"]
+
 
 def in_test_cluster(command: list[str]) -> int:
     """Run a command against a temporary cluster of its own, which is taken away afterwards."""
@@ -116,7 +119,7 @@ def main() -> int:
         "check": lambda: keeping.check(known.file, known.identity),
         "restore": lambda: keeping.restore(known.file, known.settings, known.identity),
         "upgrade": lambda: keeping.upgrade(known.settings),
-        "test": lambda: in_test_cluster(["pytest", *rest]),
+        "test": lambda: in_test_cluster(["pytest", *(rest or WHOLE)]),
         "bench": lambda: in_test_cluster(["bench", *rest]),
         "load": lambda: in_test_cluster(["load", *rest]),
         "torture": lambda: in_test_cluster(["torture", *rest]),

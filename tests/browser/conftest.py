@@ -28,6 +28,8 @@ from house.postgres import free_port
 from studio.people.demo import STYLISTS
 
 PASSWORD = "browser-test-words"
+#: How long somebody looks for what they expect, s: other tests may be at work on the same machine.
+PATIENCE = 25
 DATABASE = "basilwood_browser"
 AXE = ROOT / "web" / "node_modules" / "axe-core" / "axe.min.js"
 
@@ -139,7 +141,7 @@ class Stylist:
                 return False
 
         try:
-            return WebDriverWait(self.driver, 12, poll_frequency=0.05).until(seen)
+            return WebDriverWait(self.driver, PATIENCE, poll_frequency=0.05).until(seen)
         except TimeoutException:
             shown = self.driver.find_element(By.TAG_NAME, "body").text
             focus = self.focused.get_attribute("outerHTML")[:200]

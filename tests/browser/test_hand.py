@@ -3,6 +3,7 @@ answered; and the diary: visits moved by hand and by key, a calendar taken in.""
 
 from __future__ import annotations
 
+import contextlib
 import tempfile
 from collections.abc import Iterator
 from datetime import date, datetime, timedelta
@@ -49,16 +50,15 @@ def visit(stylist: Stylist, request: pytest.FixtureRequest) -> Iterator[Stylist]
 def dressed(stylist: Stylist) -> list[str]:
     """What each day wears, when all of them are dressed."""
 
-    def state() -> str | None:
-        return stylist.find("[data-testid=plan-work]").get_attribute("data-state")
+    def done() -> bool:
+        state = stylist.find("[data-testid=plan-work]").get_attribute("data-state")
+        return state == "done" and all("Nothing" not in day.text for day in stylist.all("[data-day]"))
 
     for _ in range(4):
-        try:
-            stylist.wait(lambda: state() == "done")
+        with contextlib.suppress(AssertionError):
+            stylist.wait(done)
             break
-        except AssertionError:
-            continue
-    stylist.wait(lambda: all("Nothing" not in day.text for day in stylist.all("[data-day]")))
+    assert done()
     return [
         ", ".join(piece.text for piece in day.find_elements("css selector", ".piece span"))
         for day in stylist.all("[data-day]")
@@ -163,6 +163,7 @@ def test_a_book_is_made_and_a_page_answered_on_a_phone(visit: Stylist) -> None:
     visit.find("input[type=email]").send_keys("linnea@marsh.example")
     visit.click("Send")
     visit.sees("to linnea@marsh.example")
+    visit.find("[data-state=sent]")
     assert visit.violations() == []
 
 

@@ -5,6 +5,7 @@ from __future__ import annotations
 import email
 import re
 import time
+from collections.abc import Iterator
 from email.message import EmailMessage
 from pathlib import Path
 
@@ -15,7 +16,7 @@ from selenium.webdriver.common.virtual_authenticator import VirtualAuthenticator
 
 from house.places import HOUSE
 from studio.people.demo import STYLISTS
-from tests.browser.conftest import PASSWORD, Stylist
+from tests.browser.conftest import PASSWORD, Server, Stylist
 from tests.browser.test_edit import come_in
 
 pytestmark = pytest.mark.browser
@@ -24,6 +25,14 @@ APPRENTICE, DESK = STYLISTS[2][0], STYLISTS[3][0]
 
 def leave(stylist: Stylist) -> None:
     stylist.driver.delete_all_cookies()
+
+
+@pytest.fixture(autouse=True, scope="module")
+def worker(server: Server) -> Iterator[None]:
+    """Letters are taken to the mail server by a worker."""
+    server.work()
+    yield
+    server.no_worker()
 
 
 def letter_to(address: str, since: float) -> str:

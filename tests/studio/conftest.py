@@ -38,7 +38,8 @@ class MailServer(BaseEmailBackend):
         """Take them."""
         if self.does is not None:
             raise self.does
-        read = (message_from_bytes(one.message().as_bytes(), policy=SMTP) for one in email_messages)
+        # As Django asks for them.
+        read = (message_from_bytes(one.message().as_bytes(linesep="\r\n"), policy=SMTP) for one in email_messages)
         self.taken.extend(read)  # type: ignore[arg-type]
         return len(email_messages)
 

@@ -16,6 +16,14 @@ from studio.secrets import box
 _BOX = "post"
 
 
+class _Written(Message):
+    """A message that Django hands to the mail server, which asks for its ends of lines by a name of its own."""
+
+    def as_bytes(self, unixfrom: bool = False, policy: Any = None, linesep: str = "\n") -> bytes:
+        """The message as it travels."""
+        return super().as_bytes(unixfrom, policy or SMTP.clone(linesep=linesep))
+
+
 class Envelope(EmailMessage):
     """A letter that was written before, to be sent as it is."""
 
@@ -25,7 +33,7 @@ class Envelope(EmailMessage):
 
     def message(self, **_told: Any) -> Message:  # type: ignore[override]
         """The message, as it was written."""
-        return message_from_bytes(self.raw, policy=SMTP)
+        return message_from_bytes(self.raw, _class=_Written, policy=SMTP)
 
 
 def seal(letter: EmailMessage) -> bytes:

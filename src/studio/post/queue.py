@@ -74,6 +74,10 @@ def deliver(outgoing_id: Any) -> None:
             _end(row, REFUSED, "It lies under a key that this server does not have any more.")
         except (OSError, SMTPException) as error:
             _in_vain(row, error)
+        except Exception as error:
+            # Whatever is wrong with this letter, the next one goes.
+            log.exception("A letter could not be handed to the mail server")
+            _in_vain(row, error)
         else:
             _end(row, SENT, "")
 

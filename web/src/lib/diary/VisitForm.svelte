@@ -1,5 +1,6 @@
 <script lang="ts">
   /** What an appointment says. Kept field by field where it stands in the diary, at once where it is new. */
+  import ClientPicker from "../people/ClientPicker.svelte";
   import DateField from "../ui/DateField.svelte";
   import type { Diary, Kind, Saying } from "./diary.svelte";
   import { clock, minutesOf, readClock, wall } from "./times";
@@ -48,16 +49,18 @@
       {#each diary.told?.kinds ?? [] as kind (kind.kind)}<option value={kind.kind}>{kind.name}</option>{/each}
     </select></label
   >
-  <label class="block"
-    >client<select
-      class="field text-base text-walnut"
-      value={held.client_id ?? ""}
-      onchange={(event) => onchange({ client_id: event.currentTarget.value || null })}
-    >
-      <option value="">nobody in particular</option>
-      {#each diary.clients as client (client.id)}<option value={client.id}>{client.name}</option>{/each}
-    </select></label
-  >
+  <div>
+    client<ClientPicker
+      label="Client of the visit"
+      value={held.client_id ?? null}
+      name={diary.nameOf(held.client_id)}
+      none="nobody in particular"
+      onchange={(client) => {
+        if (client) diary.named.set(client.id, client.name);
+        onchange({ client_id: client?.id ?? null });
+      }}
+    />
+  </div>
   <label class="block"
     >called<input
       class="field text-base text-walnut"

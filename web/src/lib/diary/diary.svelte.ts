@@ -19,14 +19,13 @@ interface Move {
   longer?: number;
 }
 
-/** So many clients are offered by name. */
-const MOST_CLIENTS = 200;
 
 export class Diary {
   view = $state<View>("week");
   on = $state(todayIso());
   told = $state.raw<Schemas["DiaryOut"] | null>(null);
-  clients = $state.raw<{ id: string; name: string }[]>([]);
+  /** Names of clients that were chosen here. */
+  readonly named = new Map<string, string>();
   trouble = $state<string | null>(null);
   /** Whose appointments are shown: all, where nobody is left out. */
   hidden = $state.raw<readonly number[]>([]);
@@ -71,10 +70,10 @@ export class Diary {
 
   #asked = 0;
 
-  async loadClients(): Promise<void> {
-    const query = { q: "", offset: 0, limit: MOST_CLIENTS };
-    const told = await ask(api.GET("/api/clients", { params: { query } }));
-    if ("data" in told) this.clients = told.data.rows;
+  /** The name of a client, as far as it was heard here. */
+  nameOf(id: string | null | undefined): string {
+    if (!id) return "";
+    return this.named.get(id) ?? this.told?.appointments.find((one) => one.client_id === id)?.client ?? "";
   }
 
   go(by: number): Promise<void> {

@@ -8,7 +8,7 @@
   interface Props {
     /** Of this client alone; without, of the studio. */
     client?: string;
-    sought?: { by?: number; kind?: Entry["kind"]; first?: string; last?: string };
+    sought?: { by?: number; client_id?: string; kind?: Entry["kind"]; first?: string; last?: string };
   }
   const { client, sought = {} }: Props = $props();
   let rows = $state.raw<Entry[] | null>(null);

@@ -2,6 +2,7 @@
   /** The studio's record of who saw what, searched by person, kind and days. */
   import { onMount } from "svelte";
   import { api, ask, type Schemas } from "../api/client";
+  import ClientPicker from "../people/ClientPicker.svelte";
   import DateField from "../ui/DateField.svelte";
   import Seen from "./Seen.svelte";
 
@@ -15,6 +16,7 @@
   ] as const;
   let members = $state.raw<Schemas["MemberRowOut"][]>([]);
   let by = $state("");
+  let of = $state.raw<{ id: string; name: string } | null>(null);
   let kind = $state("");
   let first = $state<string | null>(null);
   let last = $state<string | null>(null);
@@ -24,6 +26,7 @@
   });
   const sought = $derived({
     ...(by && { by: Number(by) }),
+    ...(of && { client_id: of.id }),
     ...(kind && { kind }),
     ...(first && { first }),
     ...(last && { last }),
@@ -39,6 +42,15 @@
       <option value="">anybody</option>
       {#each members as one (one.id)}<option value={String(one.id)}>{one.name}</option>{/each}
     </select></label
+  >
+  <span class="flex items-baseline gap-1.5"
+    >Of whom <ClientPicker
+      label="Of whom"
+      value={of?.id ?? null}
+      name={of?.name ?? ""}
+      none="anybody"
+      onchange={(client) => (of = client)}
+    /></span
   >
   <label class="space-x-1.5"
     >What was done <select class="field w-auto" bind:value={kind} data-kind>

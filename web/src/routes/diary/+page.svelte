@@ -15,7 +15,7 @@
   const diary = new Diary();
   let calendars = $state(false);
   let header = $state<Header>();
-  onMount(() => void Promise.all([diary.load(), diary.loadClients()]));
+  onMount(() => void diary.load());
   const MONTH = new Intl.DateTimeFormat("en-GB", { month: "long", year: "numeric", timeZone: "UTC" });
   const DAY = new Intl.DateTimeFormat("en-GB", {
     day: "numeric",

@@ -23,6 +23,11 @@ class Command(BaseCommand):
 
 
 async def _work() -> None:
+    async with app.open_async():
+        await _until_told()
+
+
+async def _until_told() -> None:
     working = asyncio.gather(*(_worker(queue) for queue in QUEUES))
     for told in (signal.SIGTERM, signal.SIGINT):
         asyncio.get_running_loop().add_signal_handler(told, working.cancel)
