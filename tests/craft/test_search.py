@@ -78,6 +78,7 @@ def test_best_counts_and_order_are_those_of_one_by_one(seed: int) -> None:
     wardrobe = a_wardrobe(draw, asked.body)
     keys = [way.key for family in wardrobe.families for ways in family.at("top") for way in ways]
     wishes = [Wish(), Wish(one_statement=True, must=frozenset(keys[:1])),
+              Wish(lately=frozenset({frozenset({"shoes1"})})),
               Wish(must_not=frozenset(keys[-1:]), apart=frozenset({frozenset({"shoes2", "layer3"})}))]  # fmt: skip
     search = Search(asked, wardrobe)
     for wish in wishes:

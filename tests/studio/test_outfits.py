@@ -135,6 +135,36 @@ def test_rejected_together_is_honoured_taken_back_and_put_back(house: House) -> 
     assert house.api.ask("POST", path, {"id": str(uuid.uuid4()), "pieces": [pair[0], pair[0]]}).status_code == 422
 
 
+def test_an_outfit_worn_lately_rests_and_its_pieces_come_again(house: House) -> None:
+    pieces = wardrobe(house)
+    base = {pieces["black wide trousers"], pieces["white tee"]}
+
+    def wear(days_ago: int, *more: str) -> Any:
+        on = datetime.now(UTC).date() - timedelta(days=days_ago)
+        body = {"id": str(uuid.uuid4()), "on": f"{on}", "pieces": [*base, *more]}
+        assert house.api.ask("POST", f"/clients/{house.client.id}/worn", body).status_code == 201
+        return body
+
+    def bases(told: Any) -> list[set[str]]:
+        return [{piece["piece_id"] for piece in look["pieces"]} for look in told["looks"]]
+
+    whole = found(house)
+    wear(10, pieces["black loafers"])
+    # Asked for nothing, it is there and says when it was worn.
+    told = found(house, dial=0)
+    worn = [look for look, on in zip(told["looks"], bases(told), strict=True) if base <= on]
+    assert worn and all(look.get("worn_on") for look in worn) and told["count"] == whole["count"]
+    assert any(not look.get("worn_on") for look in told["looks"])
+    rested = found(house, rest_days=14)
+    assert rested["count"] < whole["count"] and not any(base <= on for on in bases(rested))
+    assert base <= set().union(*bases(rested))
+    # Ten days ago is not within a week; what is worn today is, and another search is asked for it.
+    assert found(house, rest_days=7)["count"] == whole["count"]
+    wear(0)
+    assert found(house, rest_days=7)["count"] == rested["count"]
+    assert ask(house, rest_days=91).status_code == 422
+
+
 def test_what_was_rejected_goes_out_and_comes_in_with_the_client_file(house: House, other: House) -> None:
     pieces = wardrobe(house)
     pair = [pieces["black wide trousers"], pieces["white tee"]]

@@ -23,12 +23,15 @@ Mask = NDArray[np.bool_]
 
 @dataclass(frozen=True)
 class Wish:
-    """What is wished, by the keys of pieces: all of these, none of those, none of these sets together, at most one statement."""
+    """What is wished, by the keys of pieces: all of these, none of those, none of these sets together, at most one
+    statement."""
 
     must: frozenset[str] = frozenset()
     must_not: frozenset[str] = frozenset()
     apart: frozenset[frozenset[str]] = frozenset()
     one_statement: bool = False
+    #: The bases of looks that were worn lately: not again so soon.
+    lately: frozenset[frozenset[str]] = frozenset()
     #: Colours wanted by the face: what frames it answers one of them.
     by_the_face: frozenset[str] = frozenset()
 
@@ -36,7 +39,7 @@ class Wish:
         """Which looks of a family are not to be: masks, each over the axes that it depends on."""
         has = _Has(family)
         found = [has.at_once(key) for key in has.movable]
-        found += [_together(has, keys) for keys in sorted(self.apart, key=sorted)]
+        found += [_together(has, keys) for keys in sorted(self.apart | self.lately, key=sorted)]
         found += [~has.any(key) for key in self.must]
         found += [has.any(key) for key in self.must_not]
         found.append(_into_no_boot(family))

@@ -5,6 +5,7 @@ from __future__ import annotations
 import hashlib
 import json
 from collections.abc import Mapping
+from datetime import date
 from typing import Any
 from uuid import UUID
 
@@ -42,7 +43,7 @@ from studio.outfits.shapes import (
     SearchOut,
     ToDraw,
 )
-from studio.outfits.situation import Ask, situation_of
+from studio.outfits.situation import BASES, Ask, situation_of, worn_within
 from studio.people.models import Client
 from studio.rack.models import RackPiece
 from studio.rack.naming import title_of, titles_of
@@ -51,6 +52,8 @@ from studio.schemas import PieceWords, answer, words_of
 from studio.stored import stored
 
 router = Router()
+#: What was worn within so many days is told.
+REMEMBERED = 90
 #: How a way to wear a piece is said.
 HOW = {
     ("open", True): "open",
@@ -73,7 +76,9 @@ def _ask(given: AskIn) -> Ask:
     kept = {"occasion": setting.occasion, "code": setting.code, "celsius": setting.celsius, "rain": setting.rain}
     told = {key: value for key, value in kept.items() if value not in (None, False)}
     must, must_not = (tuple(sorted(str(piece) for piece in ids)) for ids in (given.must, given.must_not))
-    return Ask(told, must, must_not, given.one_statement, given.as_if, given.dial, given.by_the_face or "")
+    return Ask(
+        told, must, must_not, given.one_statement, given.as_if, given.dial, given.rest_days, given.by_the_face or ""
+    )
 
 
 @router.post("/clients/{uuid:client_id}/outfits", response=SearchOut, exclude_none=True, by_alias=True)
@@ -179,13 +184,14 @@ def _told(row: OutfitSearch, unit: Unit, first: list[dict[str, Any]]) -> SearchO
     looks = found.get("looks", first)
     rows = RackPiece.objects.filter(client_id=row.client_id).values_list("id", "name", "piece")
     hangs = {str(row_id): (name, piece) for row_id, name, piece in rows} if looks else {}
+    days = worn_within(row.client_id, REMEMBERED) if looks else []
     count, works = found.get("counts", (0, 0))
     state: Any = row.state
     return SearchOut(
         id=row.id,
         state=state,
         done=row.done,
-        looks=[look for one in looks if (look := _look(one, hangs, unit)) is not None],
+        looks=[look for one in looks if (look := _look(one, hangs, days, unit)) is not None],
         count=count,
         works=works,
         pieces=_counts(found),
@@ -193,12 +199,19 @@ def _told(row: OutfitSearch, unit: Unit, first: list[dict[str, Any]]) -> SearchO
     )
 
 
-def _look(one: Mapping[str, Any], hangs: Mapping[str, tuple[str, Any]], unit: Unit) -> FoundLookOut | None:
+def _look(
+    one: Mapping[str, Any], hangs: Mapping[str, tuple[str, Any]], days: list[tuple[date, frozenset[str]]], unit: Unit
+) -> FoundLookOut | None:
     """A look as it is told; None where a piece of it hangs no more."""
     if any(key not in hangs for key in one["pieces"]):
         return None
     pieces = [_piece(key, one["worn"].get(key, {}), *hangs[key]) for key in one["pieces"]]
     titles = {str(piece.piece_id): piece.title for piece in pieces}
+    base = {
+        key
+        for key in one["pieces"]
+        if Piece.of(hangs[key][1]).slot in BASES and one["worn"].get(key, {}).get("worn") != "over"
+    }
     new = [titles[key] for key in one["new"] if key in titles]
     return FoundLookOut(
         key=hashlib.sha256(json.dumps([one["pieces"], one["worn"]], sort_keys=True).encode()).hexdigest()[:16],
@@ -207,6 +220,7 @@ def _look(one: Mapping[str, Any], hangs: Mapping[str, tuple[str, Any]], unit: Un
         score=one["score"],
         reasons=[_reason(unit, *reason) for reason in one["reasons"]],
         new=f"{new[0]} with {new[1]}" if len(new) == 2 else "",
+        worn_on=next((on for on, worn in days if base <= worn), None),
     )
 
 

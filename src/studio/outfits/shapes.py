@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from datetime import date
 from typing import Any, Literal
 from uuid import UUID
 
@@ -25,6 +26,8 @@ class AskIn(BaseModel):
     must_not: list[UUID] = Field(default=[], max_length=MOST_NAMED)
     one_statement: bool = False
     as_if: bool = False
+    #: What was worn within so many days is left out.
+    rest_days: int = Field(default=0, ge=0, le=90)
     #: A colour wanted by the face, by its name.
     by_the_face: Literal[tuple(COLOURS)] | None = None  # type: ignore[valid-type]
     dial: float = Field(default=0.4, ge=0, le=1)
@@ -55,6 +58,8 @@ class FoundLookOut(BaseModel):
     score: float
     reasons: list[ReasonOut]
     new: str
+    #: When its base was worn last, where that is not long ago.
+    worn_on: date | None
 
 
 class PieceCountOut(BaseModel):

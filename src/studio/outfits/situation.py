@@ -5,6 +5,7 @@ from __future__ import annotations
 import hashlib
 from collections.abc import Mapping
 from dataclasses import asdict, dataclass, field, fields, replace
+from datetime import date, timedelta
 from functools import cached_property, lru_cache
 from pathlib import Path
 from typing import Any
@@ -16,13 +17,16 @@ from craft.judge.aims import Setting
 from craft.search.crew import Asked
 from craft.search.ways import Owned
 from craft.search.wish import Wish
-from studio.bodies.known import measures_of
+from studio.bodies.known import measures_of, today
 from studio.looks.models import Look
 from studio.outfits.models import Apart
 from studio.people.models import Client
+from studio.plan.models import Worn
 from studio.rack.models import RackPiece
 from studio.stored import PieceRow, stored, stored_piece
 
+#: What a look is built on: a dress, or a top and what is below it.
+BASES = ("bottom", "top", "one_piece")
 #: Why a piece that is not in use is not at hand.
 AWAY = {"lent": "Lent", "at_the_tailor": "At the tailor", "to_let_go": "To let go"}
 
@@ -39,6 +43,8 @@ class Ask:
     as_if: bool = False
     #: From the best, 0, to the most different, 1.
     dial: float = 0.4
+    #: What was worn within so many days is left out, as an outfit: its pieces come again.
+    rest_days: int = 0
     #: A colour wanted by the face.
     by_the_face: str = ""
 
@@ -85,7 +91,8 @@ class Situation:
     def key(self) -> str:
         """What the result depends on."""
         apart = sorted(sorted(one) for one in self.wish.apart)
-        told = (self.tables_key, self.ask.kept(), apart)
+        lately = sorted(sorted(one) for one in self.wish.lately)
+        told = (self.tables_key, self.ask.kept(), apart, lately)
         return hashlib.sha256(repr(told).encode()).hexdigest()
 
 
@@ -102,6 +109,13 @@ def engine() -> str:
     for path in sorted(Path(craft.__file__).parent.rglob("*.py")):
         digest.update(path.read_bytes())
     return digest.hexdigest()
+
+
+def worn_within(client_id: Any, days: int) -> list[tuple[date, frozenset[str]]]:
+    """What was worn on each of so many days up to today, by the ids of its pieces, the last first."""
+    since = today() - timedelta(days=days)
+    rows = Worn.objects.filter(client_id=client_id, removed_at=None, on__gt=since, on__lte=today()).order_by("-on")
+    return [(on, frozenset(map(str, pieces))) for on, pieces in rows.values_list("on", "pieces")]
 
 
 def situation_of(client: Client, ask: Ask) -> Situation:
@@ -126,5 +140,8 @@ def situation_of(client: Client, ask: Ask) -> Situation:
         )
     )  # fmt: skip
     face = frozenset({ask.by_the_face} if ask.by_the_face else ())
-    wish = Wish(frozenset(ask.must), frozenset(ask.must_not), apart, ask.one_statement, face)
+    bases = frozenset(one.key for one in owned if one.piece.slot in BASES)
+    days = worn_within(client.pk, ask.rest_days) if ask.rest_days else []
+    lately = frozenset(base for _, pieces in days if (base := bases & pieces))
+    wish = Wish(frozenset(ask.must), frozenset(ask.must_not), apart, ask.one_statement, lately, face)
     return Situation(client, Asked(body, schools, aims, liked=liked), tuple(owned), wish, ask)

@@ -19,7 +19,6 @@ interface Move {
   longer?: number;
 }
 
-
 export class Diary {
   view = $state<View>("week");
   on = $state(todayIso());

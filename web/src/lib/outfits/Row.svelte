@@ -3,6 +3,7 @@
   import Figure from "../figure/Figure.svelte";
   import { useScale } from "../figure/scale.svelte";
   import { studio } from "../studio.svelte";
+  import { written } from "../ui/dates";
   import Mark from "../ui/Mark.svelte";
   import type { Outfits } from "./outfits.svelte";
   import { pageOf, shownIn } from "./wish";
@@ -78,6 +79,9 @@
             <span class="block truncate text-xs" title={reason.text}>{reason.title}</span>
           {/if}
         {/each}
+        {#if look.worn_on}
+          <span class="text-xs leading-tight text-bark">worn on {written(look.worn_on)}</span>
+        {/if}
         {#if look.new && !studio.turned}
           <span class="two-lines text-xs leading-tight text-bark" title="Never worn together yet: {look.new}"
             >new: {look.new}</span

@@ -33,6 +33,8 @@
     airTrouble = null;
     worn({ celsius });
   }
+  /** So many days without the same outfit, to begin with. */
+  const RESTS = 14;
   const LISTS = [
     ["must", "must be on"],
     ["must_not", "left out"],
@@ -42,6 +44,7 @@
     wish.must.length + wish.must_not.length > 0 ||
       wish.one_statement ||
       wish.as_if ||
+      wish.rest_days > 0 ||
       !!setting.occasion ||
       !!wish.by_the_face,
   );
@@ -127,6 +130,24 @@
       onchange={(event) => outfits.want({ as_if: event.currentTarget.checked })}
     />as if all were at hand
   </label>
+  <label class="flex min-h-8 flex-wrap items-center gap-1.5 text-sm">
+    <input
+      type="checkbox"
+      class="size-4"
+      checked={wish.rest_days > 0}
+      onchange={(event) => outfits.want({ rest_days: event.currentTarget.checked ? RESTS : 0 })}
+    />no outfit worn within
+    <select
+      class="field w-auto py-0"
+      aria-label="No outfit worn within so long"
+      value={String(wish.rest_days || RESTS)}
+      onchange={(event) => outfits.want({ rest_days: Number(event.currentTarget.value) })}
+    >
+      {#each [3, 7, 14, 28] as days (days)}<option value={String(days)}
+          >{days < 7 ? `${days} days` : days === 7 ? "a week" : `${days / 7} weeks`}</option
+        >{/each}
+    </select>
+  </label>
   {#each LISTS as [list, said] (list)}
     {#if wish[list]?.length}
       <p class="mt-1 text-xs text-bark">{said}</p>
@@ -153,6 +174,7 @@
           must_not: [],
           one_statement: false,
           as_if: false,
+          rest_days: 0,
           by_the_face: null,
           setting: {} as Setting,
         })}>Ask for any look again</button

@@ -15,6 +15,7 @@ export const wished = (): Wish => ({
   must_not: [],
   one_statement: false,
   as_if: false,
+  rest_days: 0,
   dial: 0.4,
 });
 
