@@ -52,6 +52,8 @@ from studio.requests import MemberRequest
 from studio.schemas import Refusal
 
 router = Router()
+#: A visit of a client who is closed to the asker, where it takes time.
+CLOSED = "another visit"
 
 
 @router.get("/diary", response={200: DiaryOut, 422: Refusal})
@@ -67,7 +69,7 @@ def diary(request: MemberRequest, first: Query[Day], last: Query[Day], zone: Que
             DueOut(kind=one.kind, on=one.on, client_id=one.client_id, client=one.client, text=one.text)
             for one in due_between(request.user, first, last)
         ],
-        clashes=[_clash(one, titles, names) for one in services.clashing(found)],
+        clashes=[_clash(one, titles, names) for one in services.clashing(request.user, found, first, last, zone)],
         members=[MemberOut(id=one.pk, name=one.name) for one in members],
         kinds=[
             KindOfVisitOut(
@@ -228,7 +230,7 @@ def _out(one: Occurrence) -> AppointmentOut:
 
 def _clash(one: Clash, titles: Mapping[str, str], names: Mapping[str, str]) -> ClashOut:
     who = " and ".join(sorted(names.get(member, "somebody") for member in one.members))
-    pair = f"{titles[one.one]} and {titles[one.other]}"
+    pair = f"{titles.get(one.one, CLOSED)} and {titles.get(one.other, CLOSED)}"
     text = f"{who}: {pair} overlap by {one.short} minutes." if one.what == "overlap" else (
         f"{who}: between {pair} {one.short} minutes are missing for the way."
     )  # fmt: skip

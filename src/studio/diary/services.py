@@ -23,6 +23,7 @@ from studio.diary.calendars import checked_rule, occurrences
 from studio.diary.models import Appointment
 from studio.errors import Stale
 from studio.people.models import Client, Member
+from studio.policy import seen_by
 
 #: The diary is asked for so many days at once; an appointment lasts so long at most, minutes.
 SPAN, LONGEST = 400, 31 * 24 * 60
@@ -92,9 +93,20 @@ def _touching(rows: Any, begins: datetime, ends: datetime) -> list[Occurrence]:
     return sorted(found, key=lambda one: (one.starts_at, one.key))
 
 
-def clashing(found: Iterable[Occurrence]) -> list[Clash]:
-    """What does not go together."""
-    return clashes(map(slot_of, found))
+def of_all(member: Member) -> Any:
+    """Every appointment of the studio, those of clients who are closed to the member too: they take time all the same."""
+    return Appointment.objects.filter(studio_id=member.studio_id)
+
+
+def clashing(member: Member, found: Iterable[Occurrence], first: date, last: date, zone: str) -> list[Clash]:
+    """What does not go together with something that is open to the member."""
+    open_to = {one.key for one in found}
+    every = (
+        found
+        if seen_by(member, Appointment.client_path) is None
+        else between(member, first, last, zone, of_all(member))
+    )
+    return [clash for clash in clashes(map(slot_of, every)) if {clash.one, clash.other} & open_to]
 
 
 def slot_of(one: Occurrence) -> Slot:
@@ -214,9 +226,7 @@ def came_of(member: Member, appointment_id: UUID, version: int, text: str, *, do
 def find_free(member: Member, wanted: Wanted, hours: Hours, zone: str) -> list[datetime]:
     """When all of some members are free. Raises InvalidInput."""
     clock = clock_of(zone)
-    # Visits of clients who are closed to the asker take time too; nothing of them is told but that.
-    everybodys = Appointment.objects.filter(studio_id=member.studio_id)
-    taken = between(member, wanted.first - timedelta(1), wanted.last + timedelta(1), zone, everybodys)
+    taken = between(member, wanted.first - timedelta(1), wanted.last + timedelta(1), zone, of_all(member))
     return free(wanted, map(slot_of, taken), hours, clock, datetime.now(UTC))
 
 
