@@ -102,9 +102,9 @@ def demo_server() -> Iterator[Server]:
     held = {key: value for key, value in os.environ.items() if key.startswith("BASILWOOD_")}
     env = {**held, **setup.SETTINGS, "BASILWOOD_DB_NAME": DATABASE, "BASILWOOD_DEMO_PASSWORD": PASSWORD}
     for command in ("migrate", "load_demo"):
-        subprocess.run(
-            [PYTHON, "-m", "django", command], cwd=ROOT, env={**os.environ, **env}, check=True, capture_output=True
-        )
+        words = [PYTHON, "-m", "django", command]
+        ended = subprocess.run(words, cwd=ROOT, env={**os.environ, **env}, check=False, capture_output=True, text=True)
+        assert ended.returncode == 0, ended.stderr[-3000:]
     running = Server(env)
     running.start()
     try:

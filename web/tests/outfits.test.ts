@@ -17,6 +17,7 @@ const found = (key: string, ...pieces: string[]): Found => ({
   score: 0.9,
   reasons: [],
   new: "",
+  worn_on: null,
   pieces: pieces.map((id, i) => ({
     piece_id: id,
     title: id,

@@ -7057,6 +7057,8 @@ export interface components {
             reasons: components["schemas"]["ReasonOut"][];
             /** New */
             new: string;
+            /** Worn On */
+            worn_on: string | null;
         };
         /**
          * FoundPieceOut
@@ -7165,6 +7167,11 @@ export interface components {
              * @default false
              */
             as_if: boolean;
+            /**
+             * Rest Days
+             * @default 0
+             */
+            rest_days: number;
             /** By The Face */
             by_the_face?: ("black" | "white" | "cream" | "ivory" | "camel" | "tan" | "nude" | "grey" | "charcoal" | "navy" | "soft_navy" | "mid_blue" | "light_blue" | "dark_denim" | "brown" | "chestnut" | "cognac" | "burgundy" | "red" | "coral" | "peach" | "mustard" | "olive" | "dark_green" | "sage" | "lime" | "pink" | "neon_yellow" | "bronze" | "silver" | "gold" | "copper" | "beige" | "khaki" | "rust" | "orange" | "yellow" | "green" | "teal" | "turquoise" | "cobalt" | "lilac" | "purple" | "fuchsia") | null;
             /**

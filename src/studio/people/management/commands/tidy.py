@@ -1,4 +1,4 @@
-"""Clear away what has expired: sessions that ended, what was counted of misses at sign-in, and letters long gone."""
+"""Clear away what has expired: sessions that ended, what was counted of misses at sign-in, letters long gone, jobs long done."""
 
 from __future__ import annotations
 
@@ -26,4 +26,9 @@ class Command(BaseCommand):
         Outgoing.objects.filter(client=None, ended_at__lt=datetime.now(UTC) - KNOWN).delete()
         table = connection.ops.quote_name(cache._table)  # type: ignore[attr-defined]
         with connection.cursor() as cursor:
+            cursor.execute(
+                "DELETE FROM procrastinate_jobs WHERE status NOT IN ('todo', 'doing') AND id IN "
+                "(SELECT job_id FROM procrastinate_events WHERE at < %s)",
+                [datetime.now(UTC) - KNOWN],
+            )
             cursor.execute(f"DELETE FROM {table} WHERE expires < %s", [datetime.now(UTC)])  # noqa: S608 (our own table)

@@ -9,8 +9,9 @@ from typing import Any
 from django.core.management.base import BaseCommand
 from procrastinate.contrib.django import app
 
+#: The queues, and what of their jobs is cleared away when it is done: of letters there are many, a look at what is due each minute.
 #: Each is worked on one at a time: two searches at once would be too much for one machine's memory.
-QUEUES = ("searches", "post")
+QUEUES = {"searches": "never", "post": "successful"}
 
 
 class Command(BaseCommand):
@@ -28,7 +29,7 @@ async def _work() -> None:
 
 
 async def _until_told() -> None:
-    working = asyncio.gather(*(_worker(queue) for queue in QUEUES))
+    working = asyncio.gather(*(_worker(queue, cleared) for queue, cleared in QUEUES.items()))
     for told in (signal.SIGTERM, signal.SIGINT):
         asyncio.get_running_loop().add_signal_handler(told, working.cancel)
     try:
@@ -37,7 +38,7 @@ async def _until_told() -> None:
         return
 
 
-async def _worker(queue: str) -> None:
+async def _worker(queue: str, cleared: str) -> None:
     await app.run_worker_async(
-        queues=[queue], concurrency=1, name=queue, install_signal_handlers=False, delete_jobs="successful"
+        queues=[queue], concurrency=1, name=queue, install_signal_handlers=False, delete_jobs=cleared
     )
