@@ -8,6 +8,7 @@ from pathlib import Path
 import pytest
 from hypothesis import settings
 
+HERE = Path(__file__).parent
 #: Folders whose tests share servers and ports.
 TOGETHER = ("browser", "house", "reliability")
 
@@ -15,11 +16,8 @@ settings.register_profile("house", deadline=None)
 settings.load_profile("house")
 
 
-@pytest.hookimpl(tryfirst=True)
-def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
+def pytest_itemcollected(item: pytest.Item) -> None:
     """Each of these folders runs in one process, in its order; all else runs wherever there is room."""
-    here = Path(__file__).parent
-    for item in items:
-        folder = item.path.relative_to(here).parts[0] if item.path.is_relative_to(here) else ""
-        if folder in TOGETHER:
-            item.add_marker(pytest.mark.xdist_group(folder))
+    folder = item.path.relative_to(HERE).parts[0] if item.path.is_relative_to(HERE) else ""
+    if folder in TOGETHER:
+        item.add_marker(pytest.mark.xdist_group(folder))
