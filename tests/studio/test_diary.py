@@ -132,7 +132,7 @@ def test_free_time_of_two(house: House) -> None:
     asker = joined(house, "cy@alder.example", "Cy Loom", Role.STYLIST)
     assert diary(asker, day, day)["appointments"] == []
     assert asker.api.ask("POST", "/diary/free", given).told["local"] == []
-    put(asker, f"{day}T17:30", minutes=30, members=[house.member.pk], title="Errand")
+    put(asker, f"{day}T17:30", minutes=30, client_id=None, members=[house.member.pk], title="Errand")
     (clash,) = diary(asker, day, day)["clashes"]
     assert clash["text"] == "Ada Stitch: another visit and Errand overlap by 30 minutes."
 
