@@ -109,10 +109,19 @@ def upgrade(settings: Path | None) -> None:
         if not production.pending(place.env):
             say("  The database is up to date.")
             return
+        no_server(place)
         upgraded(place)
     finally:
         if not ran:
             place.stop()
+
+
+def no_server(place: Place) -> None:
+    """Make sure that no server or worker, on whatever machine, is at work on this database. Raises Trouble."""
+    name, serving = place.env.get("BASILWOOD_DB_NAME", DATABASE), place.env.get("BASILWOOD_DB_SERVE_USER", "")
+    ask = f"SELECT count(*) FROM pg_stat_activity WHERE datname = '{name}' AND usename = '{serving}'"  # noqa: S608 (our own settings)
+    if int(_admin(place, ask)):
+        raise Trouble("A server or a worker of this studio runs on some machine: stop all of them first.")
 
 
 def upgraded(place: Place) -> None:
@@ -150,15 +159,15 @@ def _go_back(place: Place, path: Path) -> None:
         ) from None
 
 
-def _admin(place: Place, *statements: str) -> None:
-    """Statements about whole databases: as the superuser of our own cluster, or as the role that owns the tables."""
+def _admin(place: Place, *statements: str) -> str:
+    """Statements about whole databases: as the superuser of our own cluster, or as the role that owns the tables; what they answer."""
     user, password = place.env["BASILWOOD_DB_USER"], place.env.get("BASILWOOD_DB_PASSWORD", "")
     if isinstance(place.cluster, Cluster):
         user, password = "postgres", place.cluster.password
     reach = ["-h", place.env["BASILWOOD_DB_HOST"], "-p", str(place.port), "-U", user, "-d", "postgres", "-w"]
     words = [word for statement in statements for word in ("-c", statement)]
     ended = subprocess.run(
-        ["psql", *reach, "-v", "ON_ERROR_STOP=1", *words],
+        ["psql", *reach, "-At", "-v", "ON_ERROR_STOP=1", *words],
         env={**os.environ, "PGPASSWORD": password},
         check=False,
         capture_output=True,
@@ -167,3 +176,4 @@ def _admin(place: Place, *statements: str) -> None:
     )
     if ended.returncode:
         raise Trouble(ended.stderr.strip()[-300:])
+    return ended.stdout.strip()

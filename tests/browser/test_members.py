@@ -16,7 +16,7 @@ from selenium.webdriver.common.virtual_authenticator import VirtualAuthenticator
 
 from house.places import HOUSE
 from studio.people.demo import STYLISTS
-from tests.browser.conftest import PASSWORD, Server, Stylist
+from tests.browser.conftest import PASSWORD, Server, Stylist, at_the_screen
 from tests.browser.test_edit import come_in
 
 pytestmark = pytest.mark.browser
@@ -125,6 +125,75 @@ def test_an_authenticator_app_is_set_up_and_asked_for_and_its_recovery_code_lets
         else:
             stylist.sees("This code is not right")
             leave(stylist)
+
+
+def test_an_account_takes_another_address_and_ends_what_is_open_elsewhere(stylist: Stylist, server: Server) -> None:
+    first, second = "ivy@hollinrow.example", "ivy.moss@hollinrow.example"
+    join(stylist, first, "Ivy Moss")
+    with at_the_screen(server) as tablet:
+        tablet.sign_in(first)
+        stylist.go("/account")
+        stylist.wait(lambda: len(stylist.all("[data-current]")) == 2)
+        stylist.tab_to("[data-current=false] button")
+        stylist.press(Keys.ENTER)
+        stylist.wait(lambda: len(stylist.all("[data-current]")) == 1)
+        tablet.go("/people")
+        tablet.find("#email")
+    since = time.time() - 1
+    stylist.tab_to("input[type=email]")
+    stylist.press(second, Keys.ENTER)
+    stylist.sees("a letter to it waits to be answered")
+    stylist.wait(lambda: "key=" in letter_to(second, since), "the letter")
+    link = re.search(r"http\S+key=\S+", letter_to(second, since))
+    assert link
+    stylist.driver.get(link[0])
+    stylist.sees("Your address is confirmed")
+    stylist.go("/account")
+    stylist.click("Sign in with this one")
+    stylist.wait(lambda: "you sign in with this one" in stylist.called(second, "li", whole=False).text)
+    leave(stylist)
+    stylist.sign_in(second)
+    stylist.sees("Ivy Moss, Hollin Row")
+
+
+def test_an_owner_changes_a_role_lets_somebody_leave_and_takes_that_and_an_invitation_back(stylist: Stylist) -> None:
+    address = "asa@hollinrow.example"
+    join(stylist, address, "Asa Fell")
+    leave(stylist)
+    invite(stylist, "nobody.yet@hollinrow.example")
+    row = f"tr[data-member='{address}']"
+    stylist.tab_to(f"{row} select")
+    stylist.press("a")
+    stylist.driver.refresh()
+    stylist.wait(lambda: stylist.find(f"{row} select").get_attribute("value") == "apprentice", "an apprentice")
+    stylist.tab_to(f"{row} button")
+    stylist.press(Keys.ENTER)
+    stylist.wait(lambda: "has left" in stylist.find(row).text)
+    stylist.click("Undo")
+    stylist.wait(lambda: stylist.find(f"{row} select").get_attribute("value") == "apprentice", "there again")
+    stylist.sees("nobody.yet@hollinrow.example, stylist")
+    stylist.click("Take back")
+    stylist.wait(lambda: "nobody.yet@hollinrow.example, stylist" not in stylist.find("main").text)
+
+
+def test_an_owner_says_how_long_clients_are_kept_and_searches_the_record_by_client(stylist: Stylist) -> None:
+    come_in(stylist, "Tilda Wray")
+    stylist.go("/studio#keeping")
+    stylist.tab_to("[aria-label='Years without a visit']")
+    stylist.press("7")
+    stylist.driver.refresh()
+    years = "[aria-label='Years without a visit']"
+    stylist.wait(lambda: stylist.find(years).get_attribute("value") == "7", "seven years")
+    stylist.go("/studio#seen")
+    stylist.find("[data-seen]")
+    stylist.tab_to("[aria-label='Of whom']")
+    stylist.press("tilda w")
+    stylist.find("[role=option]")
+    stylist.press(Keys.ENTER)
+    stylist.wait(lambda: {one.text for one in stylist.all("[data-seen] a")} == {"Tilda Wray"}, "of her alone")
+    assert stylist.violations() == []
+    stylist.click("×")
+    stylist.wait(lambda: len({one.text for one in stylist.all("[data-seen] a")}) > 1, "of everybody")
 
 
 def prove(stylist: Stylist) -> None:

@@ -7,6 +7,7 @@ import time
 from collections.abc import Callable
 from pathlib import Path
 
+import psycopg
 import pytest
 
 from copies.__main__ import main
@@ -121,6 +122,16 @@ def test_a_database_of_the_version_before_is_upgraded_with_all_that_it_held(data
     assert asked(env, "SELECT count(DISTINCT subject) = count(*) FROM people_client") == [(True,)]
     assert asked(env, "SELECT count(*) FROM pg_tables WHERE tablename LIKE 'axes%'") == [(0,)]
     assert len(list((kept / "copies").glob("before-upgrade-*.age"))) == 1
+
+
+def test_an_upgrade_waits_until_no_server_of_the_studio_runs_anywhere(database: Make) -> None:
+    env = database("served_elsewhere")
+    before_accounts(env)
+    role = {"user": env["BASILWOOD_DB_SERVE_USER"], "password": env["BASILWOOD_DB_SERVE_PASSWORD"]}
+    at = {"host": env["BASILWOOD_DB_HOST"], "port": env["BASILWOOD_DB_PORT"], "dbname": env["BASILWOOD_DB_NAME"]}
+    with psycopg.connect(**at, **role), pytest.raises(Trouble, match="stop all of them"):
+        keeping.no_server(Place(env, None))
+    keeping.no_server(Place(env, None))
 
 
 def test_an_upgrade_that_fails_leaves_everything_as_it_was(database: Make, kept: Path) -> None:
