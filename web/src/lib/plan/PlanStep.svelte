@@ -6,6 +6,7 @@
   import { studio } from "../studio.svelte";
   import DateField from "../ui/DateField.svelte";
   import { written } from "../ui/dates";
+  import Asks from "./Asks.svelte";
   import DayColumn from "./DayColumn.svelte";
   import Packing from "./Packing.svelte";
   import { after, todayIso, type Kind, type Plans } from "./plans.svelte";
@@ -22,7 +23,6 @@
       ...(plan?.days ?? []).map((day) => (day.look && plans.drawings.drawn[day.look.key]?.height) || 0),
     ),
   );
-  const WEEKDAYS = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
   let starting = $state<Kind | null>(null);
   let first = $state<string | null>(after(todayIso(), 1));
   let many = $state(7);
@@ -198,90 +198,7 @@
         {/if}
       </header>
       {#if !studio.turned}
-        <div class="mt-1 flex flex-wrap items-center gap-x-4 text-sm text-bark">
-          <span class="flex items-center gap-1" role="group" aria-label="Days of the wash"
-            >wash on
-            {#each WEEKDAYS as weekday, at (weekday)}
-              <button
-                class="quiet"
-                aria-pressed={(plan.asks.wash ?? []).includes(at)}
-                onclick={() =>
-                  void plans.change(plan, {
-                    asks: {
-                      ...plan.asks,
-                      wash: (plan.asks.wash ?? []).includes(at)
-                        ? (plan.asks.wash ?? []).filter((one) => one !== at)
-                        : [...(plan.asks.wash ?? []), at].toSorted(),
-                    },
-                  })}>{weekday}</button
-              >
-            {/each}</span
-          >
-          <label
-            >hangs again after <input
-              class="field w-10 text-center text-walnut"
-              type="number"
-              min="0"
-              max="7"
-              value={plan.asks.takes}
-              onchange={(event) =>
-                void plans.change(plan, {
-                  asks: {
-                    ...plan.asks,
-                    takes: Math.min(7, Math.max(0, Number(event.currentTarget.value) || 0)),
-                  },
-                })}
-            /> days</label
-          >
-          {#if plan.kind === "trip"}
-            <label
-              >bag up to <input
-                class="field w-14 text-center text-walnut"
-                inputmode="decimal"
-                placeholder="any"
-                value={plan.asks.kilos ?? ""}
-                onchange={(event) =>
-                  void plans.change(plan, {
-                    asks: {
-                      ...plan.asks,
-                      kilos: Number(event.currentTarget.value.replace(",", ".")) || null,
-                    },
-                  })}
-              /> kg</label
-            >
-            <label
-              >pieces up to <input
-                class="field w-12 text-center text-walnut"
-                inputmode="numeric"
-                placeholder="any"
-                value={plan.asks.pieces ?? ""}
-                onchange={(event) =>
-                  void plans.change(plan, {
-                    asks: {
-                      ...plan.asks,
-                      pieces: Math.min(60, Math.round(Number(event.currentTarget.value)) || 0) || null,
-                    },
-                  })}
-              /></label
-            >
-            <label
-              >pairs of shoes <input
-                class="field w-10 text-center text-walnut"
-                type="number"
-                min="1"
-                max="10"
-                value={plan.asks.shoes}
-                onchange={(event) =>
-                  void plans.change(plan, {
-                    asks: {
-                      ...plan.asks,
-                      shoes: Math.min(10, Math.max(1, Number(event.currentTarget.value) || 2)),
-                    },
-                  })}
-              /></label
-            >
-          {/if}
-        </div>
+        <Asks {plans} {plan} />
         {#if plans.work.job || plans.work.trouble}<Working
             work={plans.work}
             what="Dressing the days"
