@@ -188,6 +188,12 @@ def test_visits_are_moved_and_a_calendar_taken_in(stylist: Stylist) -> None:
         stylist.press("]")
     stylist.wait(lambda: len(stylist.all("[data-appointment]")) == 1)
     stylist.press("n")
+    # A client by part of the name, chosen by key.
+    stylist.tab_to("[aria-label='Client of the visit']")
+    stylist.press("ottol")
+    stylist.called("Ottoline", "[role=option]", whole=False)
+    stylist.press(Keys.ENTER)
+    stylist.wait(lambda: "Ottoline" in str(stylist.find("[aria-label='Client of the visit']").get_attribute("value")))
     stylist.find("[placeholder='by its kind and client']").send_keys("Fitting of the coat", Keys.TAB)
     stylist.click("Put it down")
     visit = "[aria-label^='Fitting of the coat']"
@@ -230,6 +236,23 @@ def test_visits_are_moved_and_a_calendar_taken_in(stylist: Stylist) -> None:
     assert stylist.violations() == []
     stylist.click("undo")
     stylist.wait(lambda: not stylist.all("[title='Cloth fair']"))
+
+
+def test_an_owner_says_where_the_studio_works_and_its_holidays_stand_in_the_diary(stylist: Stylist) -> None:
+    stylist.sign_in()
+    stylist.go("/diary")
+    stylist.click("calendars")
+    country = "[aria-label='Country whose public holidays are shown']"
+    stylist.wait(lambda: stylist.find(country).is_enabled())
+    stylist.tab_to(country)
+    stylist.press("Germ")
+    stylist.find("[aria-label='Part of the country']")
+    stylist.rest()
+    stylist.press("m")
+    for _ in range(12 - date.today().month):
+        stylist.press("]")
+    stylist.find("[title='Christmas Day']")
+    assert stylist.violations() == []
 
 
 def _weekday(day: date) -> date:

@@ -137,6 +137,26 @@ def test_free_time_of_two(house: House) -> None:
     assert clash["text"] == "Ada Stitch: another visit and Errand overlap by 30 minutes."
 
 
+def test_public_holidays_stand_in_the_diary_and_are_no_free_time(house: House) -> None:
+    studio = house.api.ask("GET", "/session").told["studio"]
+    assert studio["holidays_of"] == "" and diary(house, "2026-12-20", "2026-12-31")["holidays"] == []
+    known = {one["country"]: one["parts"] for one in house.api.ask("GET", "/diary/countries").told}
+    assert {"place": "GB-SCT", "name": "Scotland"} in known["GB"]
+    change = {"version": studio["version"], "holidays_of": "GB-SCT"}
+    assert house.api.ask("PATCH", "/studio", {**change, "holidays_of": "GB-LUNE"}).status_code == 422
+    assert house.api.ask("PATCH", "/studio", change).told["holidays_of"] == "GB-SCT"
+    # Over the turn of a year: two years' holidays.
+    year = today().year + 1
+    christmas = f"{year}-12-25"
+    told = diary(house, f"{year}-12-20", f"{year + 1}-01-02")["holidays"]
+    assert {"on": christmas, "name": "Christmas Day"} in told
+    assert {f"{year + 1}-01-01", f"{year + 1}-01-02"} <= {one["on"] for one in told}
+    given = {"members": [house.member.pk], "minutes": 60, "first": christmas, "last": christmas, "zone": ZONE,
+             "weekdays": list(range(7))}  # fmt: skip
+    assert house.api.ask("POST", "/diary/free", given).told["local"] == []
+    assert house.api.ask("POST", "/diary/free", {**given, "on_holidays": True}).told["local"] != []
+
+
 def test_before_and_after_a_visit(house: House) -> None:
     made = put(house, f"{(today() + timedelta(3)).isoformat()}T10:00", kind="measuring")
     told = house.api.ask("GET", f"/appointments/{made['id']}/prepare").told

@@ -15,11 +15,12 @@ STEP, OFFERED = 15, 40
 
 @dataclass(frozen=True, slots=True)
 class Hours:
-    """When a house works: from and to, on which weekdays, Monday 0, by its own clock."""
+    """When a house works: from and to, on which weekdays, Monday 0, by its own clock; on none of the days on which it is closed."""
 
     begins: time = time(9)
     ends: time = time(18)
     weekdays: frozenset[int] = frozenset(range(5))
+    closed: frozenset[date] = frozenset()
 
 
 @dataclass(frozen=True, slots=True)
@@ -61,7 +62,7 @@ def free(wanted: Wanted, taken: Iterable[Slot], hours: Hours, zone: ZoneInfo, af
 def _beginnings(wanted: Wanted, hours: Hours, zone: ZoneInfo) -> Iterator[datetime]:
     day = wanted.first
     while day <= wanted.last:
-        if day.weekday() in hours.weekdays:
+        if day.weekday() in hours.weekdays and day not in hours.closed:
             at = datetime.combine(day, hours.begins)
             last = datetime.combine(day, hours.ends) - timedelta(minutes=wanted.minutes)
             while at <= last:

@@ -119,7 +119,7 @@ UNRECORDED = frozenset(
         "people.api.colouring", "people.api.near_face", "bodies.api.measuring", "bodies.api.length", "looks.api.vocabulary",
         "looks.api.hear_words", "fittings.errands_api.studio_errands", "handover.links_api.studio_said", "edit.lists_api.kit",
         "edit.lists_api.carry", "edit.lists_api.leave_home", "edit.lists_api.carry_again", "diary.api.diary", "diary.api.free_time",
-        "diary.api.preview", "records.api.preview_file", "members.api.look", "members.api.join", "members.api.qr", "members.api.members",
+        "diary.api.preview", "diary.api.holiday_countries", "records.api.preview_file", "members.api.look", "members.api.join", "members.api.qr", "members.api.members",
         "members.api.standing", "audit.api.of_client",
     }
 )  # fmt: skip

@@ -15,7 +15,7 @@ from craft.diary.free import Hours, Wanted
 from craft.diary.kinds import KINDS
 from craft.diary.slots import Clash
 from studio.access import Requires
-from studio.diary import exchange, services
+from studio.diary import days_off, exchange, services
 from studio.diary.due import due_between
 from studio.diary.models import Appointment
 from studio.diary.prepare import following, preparing
@@ -28,6 +28,7 @@ from studio.diary.shapes import (
     CalendarTakeIn,
     CameOfIn,
     ClashOut,
+    CountryOut,
     Day,
     DiaryOut,
     DueOut,
@@ -37,11 +38,13 @@ from studio.diary.shapes import (
     FollowingOut,
     FreeIn,
     FreeOut,
+    HolidayOut,
     KindOfVisitOut,
     MemberOut,
     MoveIn,
     NewAppointment,
     OneDayIn,
+    PartOut,
     PrepareOut,
     PreparingOut,
     TakenOut,
@@ -65,6 +68,7 @@ def diary(request: MemberRequest, first: Query[Day], last: Query[Day], zone: Que
     titles = {one.key: title_of(one.row) for one in found}
     return DiaryOut(
         appointments=[_out(one) for one in found],
+        holidays=[HolidayOut(on=on, name=name) for on, name in days_off.between(request.user.studio.holidays_of, first, last).items()],
         due=[
             DueOut(kind=one.kind, on=one.on, client_id=one.client_id, client=one.client, text=one.text)
             for one in due_between(request.user, first, last)
@@ -152,12 +156,22 @@ def prepare(request: MemberRequest, appointment_id: UUID) -> Any:
     )
 
 
+@router.get("/diary/countries", response=list[CountryOut])
+def holiday_countries(request: MemberRequest) -> Any:
+    """Countries whose public holidays are known."""
+    return [
+        CountryOut(country=code, parts=[PartOut(place=f"{code}-{part}", name=name) for part, name in parts.items()])
+        for code, parts in days_off.countries().items()
+    ]
+
+
 @router.post("/diary/free", response={200: FreeOut, 422: Refusal})
 def free_time(request: MemberRequest, given: FreeIn) -> Any:
     """When several members are free."""
     members = frozenset(str(one) for one in given.members)
     wanted = Wanted(given.minutes, members, given.first, given.last, given.travel, given.buffer)
-    hours = Hours(given.begins, given.ends, frozenset(given.weekdays))
+    off = {} if given.on_holidays else days_off.between(request.user.studio.holidays_of, given.first, given.last)
+    hours = Hours(given.begins, given.ends, frozenset(given.weekdays), frozenset(off))
     found = services.find_free(request.user, wanted, hours, given.zone)
     return FreeOut(local=[at.replace(tzinfo=None) for at in found])
 

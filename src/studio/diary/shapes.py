@@ -156,10 +156,32 @@ class KindOfVisitOut(BaseModel):
     with_client: bool
 
 
+class HolidayOut(BaseModel):
+    """A public holiday where the studio works."""
+
+    on: date
+    name: str
+
+
+class PartOut(BaseModel):
+    """A part of a country with public holidays of its own."""
+
+    place: str
+    name: str
+
+
+class CountryOut(BaseModel):
+    """A country whose public holidays are known, by its code (ISO 3166), and its parts."""
+
+    country: str
+    parts: list[PartOut]
+
+
 class DiaryOut(BaseModel):
     """Some days of the diary."""
 
     appointments: list[AppointmentOut]
+    holidays: list[HolidayOut]
     due: list[DueOut]
     clashes: list[ClashOut]
     members: list[MemberOut]
@@ -200,6 +222,8 @@ class FreeIn(BaseModel):
     begins: time = time(9)
     ends: time = time(18)
     weekdays: list[Annotated[int, Field(ge=0, le=6)]] = Field(default=[0, 1, 2, 3, 4], max_length=7)
+    #: On public holidays too.
+    on_holidays: bool = False
 
 
 class FreeOut(BaseModel):

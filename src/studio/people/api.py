@@ -24,6 +24,7 @@ from craft.measuring.ageing import due_on
 from craft.measuring.cards import in_order
 from craft.schools import POSITIONS, SAYS, Schools
 from studio.access import NO_STUDIO, WORKS_AS, AccountAuth, Requires, signed_in, working
+from studio.diary.days_off import Place
 from studio.members.known import member_of
 from studio.members.services import works_as
 from studio.people import services
@@ -48,6 +49,8 @@ class StudioChange(Schema):
     #: Whether everybody here signs in with a second factor.
     second_factor: bool | None = None
     keep_years: int | None = Field(default=None, ge=1, le=30)
+    #: Where the studio works: the public holidays there stand in the diary.
+    holidays_of: Place | None = None
 
 
 class DeskChange(Schema):

@@ -37,6 +37,8 @@ class Studio(models.Model):
     second_factor = models.BooleanField(default=False)
     #: After so many years without a visit the studio is reminded to keep or to erase.
     keep_years = models.PositiveSmallIntegerField(default=KEEP_YEARS)
+    #: The place whose public holidays the diary shows: a country or a part of one (ISO 3166), or none.
+    holidays_of = models.CharField(max_length=12, blank=True, default="")
     version = models.PositiveIntegerField(default=1)
 
     @property

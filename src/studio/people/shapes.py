@@ -22,6 +22,7 @@ class StudioOut(Schema):
     borders: dict[str, float]
     second_factor: bool
     keep_years: int
+    holidays_of: str
     version: int
 
 

@@ -2,7 +2,9 @@
   /** Calendars in and out: a secret address to subscribe to, and a file taken in after a look at it. */
   import { api, ask, type Schemas } from "../api/client";
   import { notice } from "../ui/notice.svelte";
+  import { studio } from "../studio.svelte";
   import type { Diary } from "./diary.svelte";
+  import Holidays from "./Holidays.svelte";
   import { clock, lasts, minutesOf } from "./times";
 
   const { diary, onclose }: { diary: Diary; onclose: () => void } = $props();
@@ -91,6 +93,7 @@
   >
   {#if diary.told?.has_feed}<button class="quiet text-sm" onclick={() => void end()}>end it</button>{/if}
 </div>
+{#if studio.may("house")}<Holidays {diary} />{/if}
 <h3 class="mt-4 text-xs text-bark">a calendar file taken in</h3>
 <input
   type="file"

@@ -130,6 +130,9 @@
           void diary.load();
         }}>{head(day)}</button
       >
+      {#if diary.holiday(day)}<p class="truncate text-xs leading-tight text-leaf" title={diary.holiday(day)}>
+          {diary.holiday(day)}
+        </p>{/if}
       <ul class="text-xs leading-tight" aria-label="Due on {head(day)}">
         {#each diary.dueOn(day).slice(0, 4) as due, at (at)}
           <li class="due truncate" title="{due.client ? `${due.client}: ` : ''}{due.text}">

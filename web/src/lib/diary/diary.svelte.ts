@@ -53,6 +53,10 @@ export class Diary {
   of(day: string): Appointment[] {
     return this.shown.filter((one) => one.local.slice(0, 10) === day);
   }
+  /** The public holiday on a day, where the studio works. */
+  holiday(day: string): string | undefined {
+    return this.told?.holidays.find((one) => one.on === day)?.name;
+  }
   dueOn(day: string): Due[] {
     return (this.told?.due ?? []).filter((one) => one.on === day);
   }
