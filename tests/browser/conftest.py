@@ -294,26 +294,54 @@ def chrome(size: str, profile: str) -> webdriver.Chrome:
     return webdriver.Chrome(options=options, service=Service("/usr/bin/chromedriver"))
 
 
+@pytest.fixture(scope="session")
+def screen(server: Server) -> Iterator[webdriver.Chrome]:
+    """One browser for all tests: to start one takes longer than many a test."""
+    with a_browser() as driver:
+        yield driver
+
+
 @pytest.fixture
-def stylist(server: Server) -> Iterator[Stylist]:
-    with at_the_screen(server) as somebody:
-        yield somebody
+def stylist(server: Server, screen: webdriver.Chrome) -> Iterator[Stylist]:
+    """Somebody who sits down at the browser as if it were new: a tab of their own, and nothing kept of who sat there before."""
+    first = screen.current_window_handle
+    screen.switch_to.new_window("tab")
+    try:
+        with unbroken(screen):
+            yield Stylist(screen, server)
+    finally:
+        for handle in screen.window_handles:
+            if handle != first:
+                screen.switch_to.window(handle)
+                screen.close()
+        screen.switch_to.window(first)
+        for host in ("127.0.0.1", "localhost"):
+            kept = {"origin": f"http://{host}:{server.port}", "storageTypes": "all"}
+            screen.execute_cdp_cmd("Storage.clearDataForOrigin", kept)
 
 
 @contextlib.contextmanager
 def at_the_screen(server: Any) -> Iterator[Stylist]:
-    """Somebody at a screen of this server, until the end of which no script broke."""
+    """Somebody at another screen of this server."""
+    with a_browser() as driver, unbroken(driver):
+        yield Stylist(driver, server)
+
+
+@contextlib.contextmanager
+def a_browser() -> Iterator[webdriver.Chrome]:
     with tempfile.TemporaryDirectory(prefix="basilwood-chromium-") as profile:
         driver = chrome("1280,900", profile)
         driver.set_script_timeout(30)
         try:
-            yield Stylist(driver, server)
-            log = driver.get_log("browser")
+            yield driver
         finally:
             driver.quit()
-    broken = [
-        entry["message"]
-        for entry in log
-        if "Content Security Policy" in entry["message"] or "Uncaught" in entry["message"]
-    ]
-    assert broken == []
+
+
+@contextlib.contextmanager
+def unbroken(driver: webdriver.Chrome) -> Iterator[None]:
+    """At the end of it no script broke."""
+    driver.get_log("browser")
+    yield
+    log = [entry["message"] for entry in driver.get_log("browser")]
+    assert [said for said in log if "Content Security Policy" in said or "Uncaught" in said] == []
