@@ -44,9 +44,9 @@ from studio.diary.shapes import (
     MoveIn,
     NewAppointment,
     OneDayIn,
-    PartOut,
     PrepareOut,
     PreparingOut,
+    RegionOut,
     TakenOut,
     Zone,
 )
@@ -160,7 +160,7 @@ def prepare(request: MemberRequest, appointment_id: UUID) -> Any:
 def holiday_countries(request: MemberRequest) -> Any:
     """Countries whose public holidays are known."""
     return [
-        CountryOut(country=code, parts=[PartOut(place=f"{code}-{part}", name=name) for part, name in parts.items()])
+        CountryOut(country=code, parts=[RegionOut(place=f"{code}-{part}", name=name) for part, name in parts.items()])
         for code, parts in days_off.countries().items()
     ]
 

@@ -163,7 +163,7 @@ class HolidayOut(BaseModel):
     name: str
 
 
-class PartOut(BaseModel):
+class RegionOut(BaseModel):
     """A part of a country with public holidays of its own."""
 
     place: str
@@ -174,7 +174,7 @@ class CountryOut(BaseModel):
     """A country whose public holidays are known, by its code (ISO 3166), and its parts."""
 
     country: str
-    parts: list[PartOut]
+    parts: list[RegionOut]
 
 
 class DiaryOut(BaseModel):

@@ -3338,6 +3338,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/diary/countries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Holiday Countries
+         * @description Countries whose public holidays are known.
+         */
+        get: operations["studio_diary_api_holiday_countries"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/diary/free": {
         parameters: {
             query?: never;
@@ -3625,6 +3645,8 @@ export interface components {
             second_factor: boolean;
             /** Keep Years */
             keep_years: number;
+            /** Holidays Of */
+            holidays_of: string;
             /** Version */
             version: number;
         };
@@ -3692,6 +3714,8 @@ export interface components {
             second_factor?: boolean | null;
             /** Keep Years */
             keep_years?: number | null;
+            /** Holidays Of */
+            holidays_of?: string | null;
         };
         /**
          * DeskChange
@@ -8771,6 +8795,8 @@ export interface components {
         DiaryOut: {
             /** Appointments */
             appointments: components["schemas"]["AppointmentOut"][];
+            /** Holidays */
+            holidays: components["schemas"]["HolidayOut"][];
             /** Due */
             due: components["schemas"]["DueOut"][];
             /** Clashes */
@@ -8805,6 +8831,19 @@ export interface components {
             client: string;
             /** Text */
             text: string;
+        };
+        /**
+         * HolidayOut
+         * @description A public holiday where the studio works.
+         */
+        HolidayOut: {
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /** Name */
+            name: string;
         };
         /**
          * KindOfVisitOut
@@ -9031,6 +9070,26 @@ export interface components {
             of: string[];
         };
         /**
+         * CountryOut
+         * @description A country whose public holidays are known, by its code (ISO 3166), and its parts.
+         */
+        CountryOut: {
+            /** Country */
+            country: string;
+            /** Parts */
+            parts: components["schemas"]["RegionOut"][];
+        };
+        /**
+         * RegionOut
+         * @description A part of a country with public holidays of its own.
+         */
+        RegionOut: {
+            /** Place */
+            place: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * FreeOut
          * @description Beginnings, as the wall shows them.
          */
@@ -9092,6 +9151,11 @@ export interface components {
              *     ]
              */
             weekdays: number[];
+            /**
+             * On Holidays
+             * @default false
+             */
+            on_holidays: boolean;
         };
         /**
          * FeedOut
@@ -16848,6 +16912,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PrepareOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_diary_api_holiday_countries: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CountryOut"][];
                 };
             };
             400: components["responses"]["NotDone400"];

@@ -31,6 +31,7 @@
       begins: "09:00",
       ends: "18:00",
       weekdays: [0, 1, 2, 3, 4],
+      on_holidays: false,
     };
     const told = await ask(api.POST("/api/diary/free", { body }));
     if ("data" in told) free = told.data.local.slice(0, 12);
