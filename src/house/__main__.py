@@ -3,15 +3,13 @@
 from __future__ import annotations
 
 import argparse
-import contextlib
 import errno
 import os
 import shutil
 import signal
 import subprocess
 import sys
-import tempfile
-from collections.abc import Callable, Mapping, Sequence
+from collections.abc import Callable
 from pathlib import Path
 
 from house import keeping, production, setup
@@ -31,13 +29,9 @@ STUDIO_WORDS = {
     "upgrade": "bring the database to this version; where that fails, all is as before",
 }
 
-#: The whole of the tests runs in two processes, for the browser's wait more than they compute: these beside all others.
-WHOLE = (["pytest", "tests/browser"], ["pytest", "--ignore=tests/browser"])
 
-
-def in_test_cluster(*commands: list[str]) -> int:
-    """Run commands beside each other against a temporary cluster of their own, which is taken away afterwards. What the first says is
-    seen as it is said, what the others say when they have ended."""
+def in_test_cluster(command: list[str]) -> int:
+    """Run a command against a temporary cluster of its own, which is taken away afterwards."""
     check_room()
     open_house()
     setup.python_packages(tests=True)
@@ -46,29 +40,12 @@ def in_test_cluster(*commands: list[str]) -> int:
     cluster = temporary_cluster()
     try:
         env = setup.environment(cluster.environment(cluster.start()))
-        return max(_beside(commands, {**os.environ, **env}))
+        return subprocess.run(
+            [str(PYTHON), "-m", *command], cwd=ROOT, env={**os.environ, **env}, check=False
+        ).returncode
     finally:
         cluster.stop()
         shutil.rmtree(cluster.data.parent, ignore_errors=True)
-
-
-def _beside(commands: Sequence[list[str]], env: Mapping[str, str]) -> list[int]:
-    with contextlib.ExitStack() as stack:
-        said = [None, *(stack.enter_context(tempfile.TemporaryFile()) for _ in commands[1:])]
-        running = [
-            stack.enter_context(subprocess.Popen([str(PYTHON), "-m", *words], cwd=ROOT, env=env, stdout=to, stderr=to))
-            for words, to in zip(commands, said, strict=True)
-        ]
-        # Where we are stopped, so are they.
-        for one in running:
-            stack.callback(one.terminate)
-        ended = []
-        for one, log in zip(running, said, strict=True):
-            ended.append(one.wait())
-            if log is not None:
-                log.seek(0)
-                shutil.copyfileobj(log, sys.stdout.buffer)
-        return ended
 
 
 def judge(words: list[str]) -> int:
@@ -139,7 +116,7 @@ def main() -> int:
         "check": lambda: keeping.check(known.file, known.identity),
         "restore": lambda: keeping.restore(known.file, known.settings, known.identity),
         "upgrade": lambda: keeping.upgrade(known.settings),
-        "test": lambda: in_test_cluster(*([["pytest", *rest]] if rest else WHOLE)),
+        "test": lambda: in_test_cluster(["pytest", *rest]),
         "bench": lambda: in_test_cluster(["bench", *rest]),
         "load": lambda: in_test_cluster(["load", *rest]),
         "torture": lambda: in_test_cluster(["torture", *rest]),

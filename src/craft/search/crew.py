@@ -5,7 +5,9 @@ from __future__ import annotations
 import multiprocessing
 from collections.abc import Callable, Iterable, Iterator, Sequence
 from dataclasses import dataclass, field, replace
+from functools import cache
 from itertools import groupby
+from multiprocessing.context import ForkServerContext
 from multiprocessing.shared_memory import SharedMemory
 from queue import Empty
 from typing import Any
@@ -20,7 +22,7 @@ from craft.search.worn import Hung, Rack
 
 #: Told how much of a search is done, 0 to 1; what it raises ends the search.
 Progress = Callable[[float], None]
-#: From so many looks on it is worth a second process.
+#: From so many answers on, a look and a question each, it is worth a second process.
 SIDE_BY_SIDE = 2_000_000
 #: How many processes ask; how long one is waited for before it is looked at again, s.
 HANDS, LOOKS_UP = 2, 0.2
@@ -81,7 +83,7 @@ def ask_each(
         for question, (_, rules) in enumerate(questions)
         for rule in sorted(rules, key=lambda rule: -len(rule.places))
     ]
-    if sum(rack.size for rack in racks) >= SIDE_BY_SIDE and len(steps) > len(racks):
+    if sum(rack.size for rack in racks) * len(questions) >= SIDE_BY_SIDE and len(steps) > len(racks):
         return _side_by_side(racks, asked, questions, steps, progress)
     found = [[np.zeros(rack.shape, dtype=np.int32) for rack in racks] for _ in questions]
     hung: dict[int, Hung] = {}
@@ -112,7 +114,7 @@ def _side_by_side(
     progress: Progress | None,
 ) -> list[list[Packed]]:
     """The same by several processes, each with sums of its own."""
-    context = multiprocessing.get_context("spawn")
+    context = _helpers()
     width = np.dtype(np.int32).itemsize
     held = [
         [[SharedMemory(create=True, size=rack.size * width) for rack in racks] for _ in questions] for _ in range(HANDS)
@@ -144,6 +146,15 @@ def _side_by_side(
         for one in (one for own in held for of in own for one in of):
             one.close()
             one.unlink()
+
+
+@cache
+def _helpers() -> ForkServerContext:
+    """Where helping processes come from: one that has read this module and nothing else, so that each is there at once. It ends with
+    us."""
+    context = multiprocessing.get_context("forkserver")
+    context.set_forkserver_preload([__name__])
+    return context
 
 
 def _sum(rack: Rack, held: list[SharedMemory]) -> Packed:
