@@ -81,7 +81,7 @@
     </Combobox.Portal>
   </Combobox.Root>
   {#if value}
-    <button class="quiet px-2" type="button" aria-label="{label}: {none}" onclick={() => onchange(null)}
+    <button class="quiet min-h-8 min-w-8" type="button" aria-label="{label}: {none}" onclick={() => onchange(null)}
       >×</button
     >
   {/if}
