@@ -22,7 +22,7 @@ from craft.search.worn import Hung, Rack
 
 #: Told how much of a search is done, 0 to 1; what it raises ends the search.
 Progress = Callable[[float], None]
-#: From so many answers on, a look and a question each, it is worth a second process.
+#: From so many looks on it is worth a second process: each has to learn the facts of the pieces for itself.
 SIDE_BY_SIDE = 2_000_000
 #: How many processes ask; how long one is waited for before it is looked at again, s.
 HANDS, LOOKS_UP = 2, 0.2
@@ -83,7 +83,7 @@ def ask_each(
         for question, (_, rules) in enumerate(questions)
         for rule in sorted(rules, key=lambda rule: -len(rule.places))
     ]
-    if sum(rack.size for rack in racks) * len(questions) >= SIDE_BY_SIDE and len(steps) > len(racks):
+    if sum(rack.size for rack in racks) >= SIDE_BY_SIDE and len(steps) > len(racks):
         return _side_by_side(racks, asked, questions, steps, progress)
     found = [[np.zeros(rack.shape, dtype=np.int32) for rack in racks] for _ in questions]
     hung: dict[int, Hung] = {}
