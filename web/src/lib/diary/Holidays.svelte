@@ -14,7 +14,9 @@
       .map((one) => ({ ...one, name: NAMES.of(one.country) ?? one.country }))
       .toSorted((one, other) => one.name.localeCompare(other.name)),
   );
-  const place = $derived(studio.me?.studio.holidays_of ?? "");
+  /** What was chosen and is not kept yet: a name that is typed chooses one after another. */
+  let chosen = $state<string | null>(null);
+  const place = $derived(chosen ?? studio.me?.studio.holidays_of ?? "");
   const country = $derived(place.split("-")[0]);
   const parts = $derived(countries.find((one) => one.country === country)?.parts ?? []);
   onMount(async () => {
@@ -23,9 +25,19 @@
     else trouble = told.refusal.message;
   });
 
+  let keeping = false;
   async function work(where: string) {
-    const refusal = await studio.change({ holidays_of: where });
-    trouble = refusal?.message ?? null;
+    chosen = where;
+    if (keeping) return;
+    keeping = true;
+    // One after the other, and the last one last.
+    while (chosen !== null && chosen !== studio.me?.studio.holidays_of) {
+      const refusal = await studio.change({ holidays_of: chosen });
+      trouble = refusal?.message ?? null;
+      if (refusal) break;
+    }
+    chosen = null;
+    keeping = false;
     await diary.load();
   }
 </script>

@@ -81,8 +81,11 @@
     </Combobox.Portal>
   </Combobox.Root>
   {#if value}
-    <button class="quiet min-h-8 min-w-8" type="button" aria-label="{label}: {none}" onclick={() => onchange(null)}
-      >×</button
+    <button
+      class="quiet min-h-8 min-w-8"
+      type="button"
+      aria-label="{label}: {none}"
+      onclick={() => onchange(null)}>×</button
     >
   {/if}
 </span>
