@@ -43,8 +43,9 @@
           void diary.load();
         }}>{Number(day.slice(8))}</button
       >
-      {#if diary.holiday(day)}<span class="truncate text-xs text-leaf" title={diary.holiday(day)}
-          >{diary.holiday(day)}</span
+      {#if diary.holiday(day)}<span
+          class="block truncate text-xs leading-tight text-leaf"
+          title={diary.holiday(day)}>{diary.holiday(day)}</span
         >{/if}
       <ul class="text-xs leading-tight">
         {#each listed.slice(0, MOST) as one (one.key)}

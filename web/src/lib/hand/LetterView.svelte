@@ -101,14 +101,15 @@
     {#if hand.letters && !hand.letters.letters.length}<p class="py-2 text-sm text-bark">None yet.</p>{/if}
     <ul class="text-sm">
       {#each hand.letters?.letters ?? [] as letter (letter.id)}
-        <li
-          class="flex flex-wrap items-baseline justify-between gap-2 border-b border-dashed border-rule py-1"
-        >
-          <span
-            >{letter.subject}<span class="text-bark">, to {letter.to}, {day(letter.at)} by {letter.by}</span
-            ></span
-          >
-          <span class="flex flex-wrap gap-3">
+        <li class="border-b border-dashed border-rule py-1">
+          <p>
+            {letter.subject}<span class="text-bark">, to {letter.to}, {day(letter.at)} by {letter.by}</span>
+          </p>
+          <p class="flex flex-wrap items-baseline gap-x-3">
+            <span
+              class={["grow", letter.state === "refused" ? "text-madder" : "text-bark"]}
+              data-state={letter.state}>{way(letter)}</span
+            >
             {#if letter.state === "waiting"}
               <button class="quiet" onclick={() => void hand.post(letter.id, false)}>stop it</button>
             {/if}
@@ -116,11 +117,7 @@
               <button class="quiet" onclick={() => void hand.post(letter.id, true)}>send it now</button>
             {/if}
             <a class="quiet" href="/api/letters/{letter.id}/letter.eml" download>take it away</a>
-          </span>
-          <span
-            class={["w-full", letter.state === "refused" ? "text-madder" : "text-bark"]}
-            data-state={letter.state}>{way(letter)}</span
-          >
+          </p>
         </li>
       {/each}
     </ul>
