@@ -254,6 +254,31 @@ def test_a_file_that_is_none_and_events_that_cannot_be(house: House) -> None:
     )
 
 
+def test_a_foreign_repeats_moved_day_stands_by_itself_and_a_cancelled_one_is_left_out(house: House) -> None:
+    events = (
+        "UID:r\r\nSUMMARY:Cloth\r\nDTSTART;TZID=Europe/Paris:20270104T100000\r\nDURATION:PT1H\r\nRRULE:FREQ=WEEKLY;COUNT=4",
+        "UID:r\r\nSUMMARY:Cloth, later\r\nRECURRENCE-ID;TZID=Europe/Paris:20270111T100000\r\n"
+        "DTSTART;TZID=Europe/Paris:20270112T150000\r\nDURATION:PT2H",
+        "UID:r\r\nSUMMARY:Cloth\r\nSTATUS:CANCELLED\r\nRECURRENCE-ID;TZID=Europe/Paris:20270118T100000\r\n"
+        "DTSTART;TZID=Europe/Paris:20270118T100000\r\nDURATION:PT1H",
+        "UID:s\r\nSUMMARY:Lost\r\nRECURRENCE-ID:20270111T100000Z\r\nDTSTART:20270112T100000Z\r\nDURATION:PT1H",
+        "UID:t\r\nSUMMARY:Off\r\nSTATUS:CANCELLED\r\nDTSTART:20270112T100000Z\r\nDURATION:PT1H",
+    )
+    lines = "".join(f"BEGIN:VEVENT\r\n{one}\r\nEND:VEVENT\r\n" for one in events)
+    text = f"BEGIN:VCALENDAR\r\nVERSION:2.0\r\n{lines}END:VCALENDAR\r\n"
+    told = house.api.ask("POST", "/diary/calendar/preview", {"text": text, "zone": ZONE}).told["events"]
+    assert [(one["title"], bool(one["refused"])) for one in told] == [
+        ("Cloth", False), ("Cloth, later", False), ("Lost", True), ("Off", True),
+    ]  # fmt: skip
+    house.api.ask("POST", "/diary/calendar", {"text": text, "zone": ZONE, "wanted": [0, 1, 2, 3]})
+    there = diary(house, "2027-01-01", "2027-01-31")["appointments"]
+    assert [(one["title"], one["local"][5:16], one["minutes"]) for one in there] == [
+        ("Cloth", "01-04T10:00", 60), ("Cloth, later", "01-12T15:00", 120), ("Cloth", "01-25T10:00", 60),
+    ]  # fmt: skip
+    again = house.api.ask("POST", "/diary/calendar/preview", {"text": text, "zone": ZONE}).told["events"]
+    assert [one["there"] for one in again] == [True, True, False, False]
+
+
 def test_who_was_not_seen_for_years_is_asked_about_and_what_an_apprentice_measured_too(house: House) -> None:
     long_ago = datetime.now(UTC) - timedelta(365 * 3 + 2)
     Client.objects.filter(id=house.client.id).update(created_at=long_ago)

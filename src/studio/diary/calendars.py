@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterable, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import UTC, date, datetime, time, timedelta
 from typing import Any
 from zoneinfo import ZoneInfo, ZoneInfoNotFoundError
@@ -47,6 +47,9 @@ class Read:
     buffer: int = 0
     along: str = ""
     refused: str = ""
+    #: Of a single day of a repeat that was moved or cancelled: the repeat's uid, and the instant it takes the place of.
+    instead_of: tuple[str, str] = ("", "")
+    cancelled: bool = False
 
 
 def event_of(row: Appointment, title: str) -> Event:
@@ -106,7 +109,25 @@ def read_calendar(text: str, zone: str) -> list[Read]:
         raise InvalidInput("There is no event in this file.", "text")
     if len(events) > MOST:
         raise InvalidInput(f"This file has more than {MOST} events. Take in a part of it.", "text")
-    return [_read(one, zone) for one in events]
+    return _days_apart([_read(one, zone) for one in events])
+
+
+def _days_apart(read: list[Read]) -> list[Read]:
+    """Single days of repeats, each by itself, and left out by their repeat. Days that were cancelled are only left out."""
+    repeats: dict[str, list[str]] = {one.uid: [] for one in read if one.rule and not one.refused}
+    for one in read:
+        uid, day = one.instead_of
+        if uid in repeats:
+            repeats[uid].append(day)
+    found = []
+    for one in read:
+        if one.rule and one.uid in repeats:
+            found.append(replace(one, excepted=(*one.excepted, *repeats[one.uid])))
+        elif one.instead_of[0] and one.instead_of[0] not in repeats:
+            found.append(replace(one, refused="A single day of a repeat that is not in this file."))
+        elif not one.cancelled:
+            found.append(one)
+    return found
 
 
 def _read(event: Any, zone: str) -> Read:
@@ -125,9 +146,17 @@ class _NotTaken(Exception):
 
 def _taken(event: Any, uid: str, title: str, zone: str) -> Read:
     start = event.decoded("DTSTART")
-    if event.get("RECURRENCE-ID") is not None:
-        raise _NotTaken("A single day of a repeat that was moved: move it here once the repeat is in.")
     local, clock = _local(start, zone)
+    cancelled = str(event.get("STATUS", "")).upper() == "CANCELLED"
+    instead_of = ("", "")
+    single = event.get("RECURRENCE-ID")
+    if single is not None:
+        if "RANGE" in single.params:
+            raise _NotTaken("It moves all later days of a repeat: take the repeat in and move it here.")
+        instead_of = uid, _local(single.dt, zone)[0].astimezone(UTC).isoformat()
+        uid = f"{instead_of[1]} {uid}"[:200]
+    elif cancelled:
+        raise _NotTaken("It was cancelled.")
     end = event.decoded("DTEND") if event.get("DTEND") else None
     if end is not None:
         minutes = int((_local(end, zone)[0] - local).total_seconds() // 60)
@@ -149,6 +178,7 @@ def _taken(event: Any, uid: str, title: str, zone: str) -> Read:
         travel=_whole(event, "travel"),
         buffer=_whole(event, "buffer"),
         along=str(event.get(OWN["along"], ""))[:120],
+        instead_of=instead_of, cancelled=cancelled,
     )  # fmt: skip
 
 
