@@ -426,6 +426,22 @@ def test_a_client_file_takes_cards_worn_and_visits_along(house: House, other: Ho
         "zone": "Europe/Paris", "members": [house.member.pk], "rule": "FREQ=MONTHLY;COUNT=3", "note": "Bring the book.",
     }  # fmt: skip
     assert house.api.ask("POST", "/appointments", visit).status_code == 201
+    letter = {
+        "id": str(uuid.uuid4()),
+        "to": "pia@reed.example",
+        "subject": "Fürs Büro",
+        "text": "Grüße.",
+        "send": False,
+    }
+    assert house.api.ask("POST", f"/clients/{house.client.id}/letters", letter).status_code == 201
+    link = {"id": str(uuid.uuid4()), "cards": [dressed["card"]["id"]], "ends_on": f"{today() + timedelta(9)}"}
+    assert house.api.ask("POST", f"/clients/{house.client.id}/links", link).status_code == 201
+    Said.objects.create(
+        studio=house.member.studio, share=Share.objects.get(client=house.client), says="question", text="Which shoes?"
+    )
+    plan = {"id": str(uuid.uuid4()), "kind": "week", "name": "Fair", "occasions": [
+        {"key": "a", "on": f"{today()}", "occasion": "dinner"}]}  # fmt: skip
+    assert house.api.ask("POST", f"/clients/{house.client.id}/plans", plan).status_code == 201
     file = house.api.ask("GET", f"/clients/{house.client.id}/file")
     told = file.told if file.told else json.loads(file.content)
     made = other.api.ask("POST", "/client-files", {"text": json.dumps(told)})
@@ -434,5 +450,10 @@ def test_a_client_file_takes_cards_worn_and_visits_along(house: House, other: Ho
     back = again.told if again.told else json.loads(again.content)
     for part in ("cards", "worn", "visits"):
         assert back[part] == told[part] and len(told[part]) == 1, part
+    # Told, and not taken in: what was written, said and planned is of the house it was in.
+    assert [(one["subject"], one["text"], one["state"]) for one in told["letters"]] == [("Fürs Büro", "Grüße.", "file")]
+    assert [(one["says"], one["text"]) for one in told["said"]] == [("question", "Which shoes?")]
+    assert [(one["name"], [day["occasion"] for day in one["days"]]) for one in told["plans"]] == [("Fair", ["dinner"])]
+    assert back["letters"] == back["said"] == back["plans"] == []
     bad = {**told, "visits": [{**told["visits"][0], "zone": "Atlantis/Main"}]}
     assert other.api.ask("POST", "/client-files", {"text": json.dumps(bad)}).status_code == 422

@@ -27,6 +27,8 @@ FORMAT: Literal["basilwood-client"] = "basilwood-client"
 VERSION: Literal[2] = 2
 #: So many entries of who saw what go along.
 SEEN = 20_000
+#: What a file tells and is never taken in again: without it two files are of one client's same records.
+TOLD = frozenset({"seen", "letters", "said", "plans"})
 
 
 class _Part(BaseModel):
@@ -75,6 +77,44 @@ class FiledSeen(_Part):
     did: Annotated[str, StringConstraints(max_length=120)]
     place: Annotated[str, StringConstraints(max_length=45)] = ""
     device: Annotated[str, StringConstraints(max_length=60)] = ""
+
+
+class FiledLetter(_Part):
+    """A letter that was written to the client, and what became of it. Told and never taken in: it was sent where it was sent."""
+
+    at: Moment
+    by: Annotated[str, StringConstraints(max_length=120)] = ""
+    to: Annotated[str, StringConstraints(max_length=254)]
+    subject: Short
+    text: Annotated[str, StringConstraints(max_length=4000)] = ""
+    state: Annotated[str, StringConstraints(max_length=10)] = ""
+
+
+class FiledSaid(_Part):
+    """Something the client said on the page that was sent to them, of what. Told and never taken in, as the page ends with its
+    house."""
+
+    at: Moment
+    says: Annotated[str, StringConstraints(max_length=10)]
+    title: Short = ""
+    text: Annotated[str, StringConstraints(max_length=400)] = ""
+
+
+class FiledPlanDay(_Part):
+    """A day of a plan: what for, and the pieces that it is dressed in, by places in the file's rack."""
+
+    on: Due
+    occasion: Short
+    rack_at: list[int] = Field(default=[], max_length=12)
+
+
+class FiledPlan(_Part):
+    """A week or a trip as it was planned. Told and never taken in: it was of its days, its air and its wash."""
+
+    kind: Literal["week", "trip"]
+    name: Short
+    place: Short = ""
+    days: list[FiledPlanDay] = Field(default=[], max_length=100)
 
 
 class FiledSession(_Part):
@@ -195,6 +235,9 @@ class ClientFile(_Part):
     visits: list[FiledVisit] = Field(default=[], max_length=2000)
     #: Who saw what, the last first; the newest alone where there is more.
     seen: list[FiledSeen] = Field(default=[], max_length=SEEN)
+    letters: list[FiledLetter] = Field(default=[], max_length=2000)
+    said: list[FiledSaid] = Field(default=[], max_length=5000)
+    plans: list[FiledPlan] = Field(default=[], max_length=500)
 
     @model_validator(mode="after")
     def _brought_up_to_date(self) -> ClientFile:
@@ -211,16 +254,21 @@ class ClientFile(_Part):
 
 
 __all__ = [
+    "SEEN",
+    "TOLD",
     "ClientFile",
     "FiledApart",
     "FiledCard",
     "FiledConsent",
     "FiledErrand",
     "FiledFitting",
+    "FiledLetter",
     "FiledLook",
     "FiledPiece",
+    "FiledPlan",
     "FiledReach",
     "FiledReading",
+    "FiledSaid",
     "FiledSeen",
     "FiledSession",
     "FiledSorted",

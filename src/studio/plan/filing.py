@@ -1,13 +1,15 @@
-"""What was worn, into a client file and out of one: pieces are said by their places."""
+"""What was worn, into a client file and out of one, and plans into one: pieces are said by their places."""
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
 from typing import Any
 
-from craft.formats.client_file import FiledWorn
+from craft.cloth.words import said
+from craft.formats.client_file import FiledPlan, FiledPlanDay, FiledWorn
 from studio.people.models import Client, Member
-from studio.plan.models import Worn
+from studio.plan.forms import occasions_of
+from studio.plan.models import Plan, Worn
 from studio.rack.models import RackPiece
 
 
@@ -21,6 +23,20 @@ def filed_worn(client: Client, rack: Sequence[Any]) -> list[FiledWorn]:
             told = {"seen_by": row.seen_by, "title": row.title, "by_client": row.by_client}
             found.append(FiledWorn(on=row.on, rack_at=there, **told))
     return found
+
+
+def told_plans(client: Client, rack: Sequence[Any]) -> list[FiledPlan]:
+    """Plans as they are dressed, the last first; `rack` are the ids of the pieces in the file."""
+    at = {str(row_id): number for number, row_id in enumerate(rack)}
+
+    def days(plan: Plan) -> Iterator[FiledPlanDay]:
+        for one in occasions_of(plan.occasions):
+            pieces = plan.dressed.get(one.key, {}).get("pieces", [])
+            there = [at[piece] for piece in pieces if piece in at]
+            yield FiledPlanDay(on=one.on, occasion=one.name or said(one.occasion), rack_at=there)
+
+    rows = Plan.objects.filter(client=client, removed_at=None)
+    return [FiledPlan(kind=row.kind, name=row.name, place=row.place, days=list(days(row))) for row in rows]
 
 
 def restore_worn(member: Member, client: Client, filed: Sequence[FiledWorn], hung: Sequence[RackPiece]) -> None:

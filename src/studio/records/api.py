@@ -10,7 +10,7 @@ from ninja import Router, Schema, Status
 from pydantic import Field
 
 from craft.body.measures import label
-from craft.formats.client_file import ClientFile, read_file
+from craft.formats.client_file import TOLD, ClientFile, read_file
 from craft.formats.measures_csv import Table
 from studio.access import Requires
 from studio.people.api import ClientOut, client_out
@@ -97,7 +97,7 @@ def preview_file(request: MemberRequest, given: Text) -> Any:
         sessions=len(filed.sessions),
         readings=sum(len(session.readings) for session in filed.sessions),
         looks=len(filed.looks),
-        before=said_before(request.user, "file", filed.model_dump_json(exclude={"seen"})),
+        before=said_before(request.user, "file", filed.model_dump_json(exclude=set(TOLD))),
     )
 
 

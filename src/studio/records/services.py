@@ -11,6 +11,7 @@ from django.db import connection, transaction
 from craft.formats.brief_form import Aims, BriefForm
 from craft.formats.client_file import (
     SEEN,
+    TOLD,
     ClientFile,
     FiledConsent,
     FiledReach,
@@ -33,14 +34,14 @@ from studio.diary.models import Appointment
 from studio.edit.filing import filed_buying, filed_sorted, restore_edit
 from studio.fittings import filing
 from studio.fittings.models import Errand, Fitting, Trial
-from studio.handover.filing import filed_cards, restore_cards
+from studio.handover.filing import filed_cards, restore_cards, told_letters, told_said
 from studio.handover.models import Book, Letter, OutfitCard, Share
 from studio.looks.filing import filed_looks, restore_looks
 from studio.looks.models import Look
 from studio.outfits.filing import filed_apart, restore_apart
 from studio.people.models import Client, Member, Studio
 from studio.pictures.models import Picture
-from studio.plan.filing import filed_worn, restore_worn
+from studio.plan.filing import filed_worn, restore_worn, told_plans
 from studio.plan.models import Plan, Worn
 from studio.rack import services as rack
 from studio.rack.models import RackPiece
@@ -79,6 +80,9 @@ def file_of(member: Member, client_id: Any) -> ClientFile:
             FiledSeen(**{name: getattr(one, name) for name in ("at", "by", "did", "place", "device")})
             for one in of_client(member, client_id, limit=SEEN)[1]
         ],
+        letters=told_letters(client),
+        said=told_said(client),
+        plans=told_plans(client, [row.id for row in hanging]),
     )
 
 
@@ -108,7 +112,7 @@ def client_from_file(member: Member, filed: ClientFile, *, again: bool = False) 
         CraftLook.of(look.pieces)
     Schools.of(filed.ways.schools, checked_rules(filed.ways.muted))
     # What was seen of them there, and when, does not make it another file.
-    content = filed.model_dump_json(exclude={"seen"})
+    content = filed.model_dump_json(exclude=set(TOLD))
     with transaction.atomic():
         # One file at a time: of two that come at once, the second finds the first.
         Studio.objects.select_for_update(no_key=True).get(id=member.studio_id)

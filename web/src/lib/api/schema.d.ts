@@ -9354,6 +9354,21 @@ export interface components {
              * @default []
              */
             seen: components["schemas"]["FiledSeen"][];
+            /**
+             * Letters
+             * @default []
+             */
+            letters: components["schemas"]["FiledLetter"][];
+            /**
+             * Said
+             * @default []
+             */
+            said: components["schemas"]["FiledSaid"][];
+            /**
+             * Plans
+             * @default []
+             */
+            plans: components["schemas"]["FiledPlan"][];
         };
         /**
          * FiledApart
@@ -9474,6 +9489,36 @@ export interface components {
             trials: components["schemas"]["FiledTrial"][];
         };
         /**
+         * FiledLetter
+         * @description A letter that was written to the client, and what became of it. Told and never taken in: it was sent where it was sent.
+         */
+        FiledLetter: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /**
+             * By
+             * @default
+             */
+            by: string;
+            /** To */
+            to: string;
+            /** Subject */
+            subject: string;
+            /**
+             * Text
+             * @default
+             */
+            text: string;
+            /**
+             * State
+             * @default
+             */
+            state: string;
+        };
+        /**
          * FiledLink
          * @description A piece of the file's rack, and its words when it was put on.
          */
@@ -9563,6 +9608,47 @@ export interface components {
             facts: components["schemas"]["Facts"];
         };
         /**
+         * FiledPlan
+         * @description A week or a trip as it was planned. Told and never taken in: it was of its days, its air and its wash.
+         */
+        FiledPlan: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "week" | "trip";
+            /** Name */
+            name: string;
+            /**
+             * Place
+             * @default
+             */
+            place: string;
+            /**
+             * Days
+             * @default []
+             */
+            days: components["schemas"]["FiledPlanDay"][];
+        };
+        /**
+         * FiledPlanDay
+         * @description A day of a plan: what for, and the pieces that it is dressed in, by places in the file's rack.
+         */
+        FiledPlanDay: {
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /** Occasion */
+            occasion: string;
+            /**
+             * Rack At
+             * @default []
+             */
+            rack_at: number[];
+        };
+        /**
          * FiledReach
          * @description How the client is reached.
          */
@@ -9636,6 +9722,30 @@ export interface components {
              * Format: date-time
              */
             taken_at: string;
+        };
+        /**
+         * FiledSaid
+         * @description Something the client said on the page that was sent to them, of what. Told and never taken in, as the page ends with its
+         *     house.
+         */
+        FiledSaid: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Says */
+            says: string;
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Text
+             * @default
+             */
+            text: string;
         };
         /**
          * FiledSeen
