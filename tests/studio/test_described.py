@@ -59,7 +59,7 @@ def everything(django_db_setup: None, django_db_blocker: Any) -> Iterator[tuple[
 
 
 @schema.parametrize()
-@settings(max_examples=10, derandomize=True, deadline=None, suppress_health_check=list(HealthCheck))
+@settings(max_examples=7, derandomize=True, deadline=None, suppress_health_check=list(HealthCheck))
 def test_nothing_breaks_and_every_answer_is_described(case: Any, everything: tuple[House, str]) -> None:
     house, look = everything
     own = [name for name in re.findall(r"\{(\w+)\}", case.path) if name != "rule_id"]
