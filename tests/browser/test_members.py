@@ -44,6 +44,14 @@ def letter_to(address: str, since: float) -> str:
     return ""
 
 
+def link_to(stylist: Stylist, address: str, since: float) -> str:
+    """The address in the newest letter to somebody, when it has come."""
+    stylist.wait(lambda: "key=" in letter_to(address, since), "the letter")
+    found = re.search(r"http\S+key=\S+", letter_to(address, since))
+    assert found
+    return found[0]
+
+
 def invite(stylist: Stylist, address: str) -> str:
     """Ask somebody in; the address that accepts it, as the letter brings it."""
     since = time.time() - 1
@@ -52,10 +60,7 @@ def invite(stylist: Stylist, address: str) -> str:
     stylist.tab_to("#invite-email")
     stylist.press(address, Keys.ENTER)
     stylist.find("[data-invited]")
-    stylist.wait(lambda: "key=" in letter_to(address, since), "the letter")
-    found = re.search(r"http\S+/join\S+", letter_to(address, since))
-    assert found
-    return found[0]
+    return link_to(stylist, address, since)
 
 
 def join(stylist: Stylist, address: str, name: str) -> None:
@@ -83,15 +88,13 @@ def test_somebody_is_invited_comes_in_forgets_the_password_and_chooses_a_new_one
     stylist.tab_to("#email")
     stylist.press(address, Keys.ENTER)
     stylist.sees("a letter is on its way")
-    stylist.wait(lambda: "key=" in letter_to(address, since), "the letter")
-    link = re.search(r"http\S+key=\S+", letter_to(address, since))
-    assert link
-    stylist.driver.get(link[0])
+    link = link_to(stylist, address, since)
+    stylist.driver.get(link)
     stylist.tab_to("#password")
     stylist.press("a quite new password", Keys.ENTER)
     stylist.sees("The new password holds")
     stylist.sign_in(address, "a quite new password")
-    stylist.driver.get(link[0])
+    stylist.driver.get(link)
     stylist.tab_to("#password")
     stylist.press("yet another password", Keys.ENTER)
     stylist.sees("has run out")
@@ -143,10 +146,8 @@ def test_an_account_takes_another_address_and_ends_what_is_open_elsewhere(stylis
     stylist.tab_to("input[type=email]")
     stylist.press(second, Keys.ENTER)
     stylist.sees("a letter to it waits to be answered")
-    stylist.wait(lambda: "key=" in letter_to(second, since), "the letter")
-    link = re.search(r"http\S+key=\S+", letter_to(second, since))
-    assert link
-    stylist.driver.get(link[0])
+    link = link_to(stylist, second, since)
+    stylist.driver.get(link)
     stylist.sees("Your address is confirmed")
     stylist.go("/account")
     stylist.click("Sign in with this one")
