@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+import random
 import re
 from pathlib import Path
 from typing import Any
@@ -26,6 +27,7 @@ from craft.draw.svg import bounds, painted, picture_svg
 from craft.look import Look, Outfit, compose
 from tests.craft.looks import looks
 from tests.craft.test_fit import BODY, bodies
+from tests.craft.test_search import a_piece
 
 Words = dict[str, Any]
 #: What a path is made of: whole millimetres, moves, lines and curves.
@@ -131,6 +133,23 @@ def test_a_wider_body_is_drawn_wider(body: Body, girth: str, more: float) -> Non
     wider = Body.of(Measures.of(taken))
     own, other = (sum(area(shape) for shape in draw_figure(one) if shape.role == "skin") for one in (body, wider))
     assert other > own
+
+
+@pytest.mark.parametrize("seed", range(4))
+def test_whatever_can_be_said_is_drawn_though_nobody_would_wear_it(seed: int) -> None:
+    draw = random.Random(seed)
+    for _ in range(25):
+        base = draw.choice((("bottom", "top"), ("one_piece",)))
+        pieces = [a_piece(draw, slot) for slot in (*base, "shoes", "layer", "extra")]
+        outfit = compose(BODY, Look(tuple(pieces)))
+        assert picture(outfit) and draw_back(outfit) and draw_profile(outfit)
+        assert all(flat_of(BODY, piece) for piece in pieces)
+
+
+def test_a_skirt_whose_words_leave_it_no_side_has_no_panels() -> None:
+    words = {"is": "skirt", "hem": "under_bust", "rise": "very_high", "pattern": "dark_side_panels"}
+    assert not [key for key in drawn(words, {"is": "tee"}) if "panel" in key]
+    assert [key for key in drawn({**words, "hem": "knee"}, {"is": "tee"}) if "panel" in key]
 
 
 def test_a_heel_moves_the_floor_and_nothing_of_the_body_above_the_foot() -> None:

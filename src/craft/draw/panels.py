@@ -21,8 +21,9 @@ _LETTERS: tuple[tuple[Sequence[Point], ...], ...] = (
 
 
 def side_panels(cloth: Cloth, side: Sequence[Point], waist: float) -> list[Shape]:
-    """Dark panels along both sides of a part, from its side inwards; none where none are said."""
-    if cloth.piece.word("pattern") != "dark_side_panels":
+    """Dark panels along both sides of a part, from its side inwards; none where none are said, or where words that cannot be leave
+    the part no side."""
+    if cloth.piece.word("pattern") != "dark_side_panels" or not side:
         return []
 
     def inner(x: float, y: float) -> float:
