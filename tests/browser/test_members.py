@@ -179,6 +179,7 @@ def test_an_owner_changes_a_role_lets_somebody_leave_and_takes_that_and_an_invit
 
 def test_an_owner_says_how_long_clients_are_kept_and_searches_the_record_by_client(stylist: Stylist) -> None:
     come_in(stylist, "Tilda Wray")
+    stylist.open("Ottoline")
     stylist.go("/studio#keeping")
     stylist.tab_to("[aria-label='Years without a visit']")
     stylist.press("7")

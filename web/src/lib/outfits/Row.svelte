@@ -59,7 +59,7 @@
     {@const here = outfits.at === from + i}
     <li class="min-w-0" style:width="{each}px">
       <button
-        class="caption h-full w-full px-2 py-1.5 text-left"
+        class="caption flex h-full w-full flex-col items-start px-2 py-1.5 text-left"
         class:here
         aria-pressed={here}
         data-look={look.key}

@@ -11,9 +11,11 @@
     name: string;
     /** What goes without saying when nobody is chosen. */
     none: string;
+    /** How large it is written. */
+    class?: string;
     onchange: (client: { id: string; name: string } | null) => void;
   }
-  const { label, value, name, none, onchange }: Props = $props();
+  const { label, value, name, none, class: size = "text-base", onchange }: Props = $props();
   const list = new PeopleList({ total: 0, rows: [] });
   let open = $state(false);
   /** What is typed while it is sought; the field shows the name otherwise. */
@@ -41,7 +43,7 @@
     onValueChange={take}
   >
     <Combobox.Input
-      class="field min-w-0 grow text-base text-walnut"
+      class="field min-w-0 grow text-walnut {size}"
       aria-label={label}
       placeholder={none}
       autocomplete="off"

@@ -46,6 +46,7 @@
   <span class="flex items-baseline gap-1.5"
     >Of whom <ClientPicker
       label="Of whom"
+      class="text-sm"
       value={of?.id ?? null}
       name={of?.name ?? ""}
       none="anybody"
