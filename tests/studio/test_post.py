@@ -72,6 +72,19 @@ def test_what_the_mail_server_says_is_told(
     assert (told["again_at"] is not None) == (state == WAITING)
 
 
+def test_a_mail_server_that_lets_us_not_in_refuses_no_letter_and_no_address_is_logged(
+    house: House, letter: dict[str, Any], mail_server: type[MailServer], caplog: pytest.LogCaptureFixture
+) -> None:
+    mail_server.does = smtplib.SMTPAuthenticationError(535, b"not with this password")
+    mail_server.letters()
+    assert row().state == WAITING and row().tries == 1
+    mail_server.does = smtplib.SMTPDataError(554, f"not to {LETTER['to']}".encode())
+    Outgoing.objects.update(next_at=timezone.now())
+    mail_server.letters()
+    assert row().state == REFUSED and LETTER["to"] in row().answer
+    assert "not taken" in caplog.text and LETTER["to"] not in caplog.text
+
+
 def test_a_letter_is_stopped_until_it_has_gone(
     house: House, letter: dict[str, Any], mail_server: type[MailServer]
 ) -> None:

@@ -52,7 +52,7 @@ from studio.schemas import PieceWords, answer, words_of
 from studio.stored import stored
 
 router = Router()
-#: What was worn within so many days is told.
+#: What was worn within so many days is told (W: a season).
 REMEMBERED = 90
 #: How a way to wear a piece is said.
 HOW = {

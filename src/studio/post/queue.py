@@ -7,7 +7,7 @@ from __future__ import annotations
 
 import logging
 from datetime import UTC, datetime, timedelta
-from smtplib import SMTPException, SMTPRecipientsRefused, SMTPResponseException
+from smtplib import SMTPDataError, SMTPException, SMTPRecipientsRefused, SMTPResponseException, SMTPSenderRefused
 from typing import Any
 from uuid import UUID
 
@@ -91,7 +91,8 @@ def _end(row: Outgoing, state: str, answer: str) -> None:
 
 def _in_vain(row: Outgoing, error: Exception) -> None:
     answer, for_good = _said(error)
-    log.warning("A letter was not taken (try %d): %s", row.tries + 1, answer or "the mail server does not answer")
+    # What the server answers often names whom it is to: that is told at the letter, and in no log.
+    log.warning("A letter was not taken (try %d): %s", row.tries + 1, type(error).__name__)
     if for_good or row.tries >= len(WAITS):
         _end(row, REFUSED, answer)
         return
@@ -101,7 +102,8 @@ def _in_vain(row: Outgoing, error: Exception) -> None:
 
 
 def _said(error: Exception) -> tuple[str, bool]:
-    """What the mail server answered, if it did, and whether that is its last word (RFC 5321, 4.2.1: replies from 500 on)."""
+    """What the mail server answered, if it did, and whether that is its last word on this letter (RFC 5321, 4.2.1: replies
+    from 500 on); that it does not let us in is none."""
     replies: list[tuple[int, bytes | str]] = []
     if isinstance(error, SMTPRecipientsRefused):
         replies += error.recipients.values()
@@ -110,4 +112,5 @@ def _said(error: Exception) -> tuple[str, bool]:
     text = "; ".join(
         f"{code} {said.decode(errors='replace') if isinstance(said, bytes) else said}" for code, said in replies
     )
-    return text, bool(replies) and all(code >= 500 for code, _ in replies)
+    of_the_letter = isinstance(error, SMTPRecipientsRefused | SMTPSenderRefused | SMTPDataError)
+    return text, of_the_letter and all(code >= 500 for code, _ in replies)
