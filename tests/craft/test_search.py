@@ -20,7 +20,7 @@ from craft.search.alter import for_the_tailor
 from craft.search.crew import Asked, ask_all
 from craft.search.search import Search, one_by_one
 from craft.search.tables import NET_WORKS, judged, order_of, packed, score_of_rank, verdict_of_rank, works
-from craft.search.variety import alike
+from craft.search.variety import choices_alike
 from craft.search.wardrobe import BREADTHS, Wardrobe, wardrobe_of
 from craft.search.ways import Owned, layered, misfit, over_another, ways_of
 from craft.search.wish import Wish
@@ -236,8 +236,8 @@ def test_the_dial_makes_looks_less_alike() -> None:
 
     def likeness(dial: float) -> float:
         looks = [look.look.pieces for look in search.varied(6, dial)]
-        pairs = [alike(one, other) for one in looks for other in looks if one is not other]
-        return sum(pairs) / len(pairs)
+        pairs = choices_alike(looks)
+        return float(pairs.sum() - np.trace(pairs))
 
     best = search.varied(6, 0.0)
     assert [one.score for one in best] == sorted((one.score for one in best), reverse=True)

@@ -141,7 +141,7 @@ def _pool(owned: Sequence[Owned], wanted: CapsuleWish, worth: Mapping[str, float
         for one in ranked:
             of_place = [other for other in kept if other.piece.slot == one.piece.slot]
             must, room = one.key in wanted.must, len(of_place) < POOL.get(one.piece.slot, 0)
-            twin = any(alike([one.piece], [other.piece]) >= INSTEAD for other in of_place)
+            twin = any(alike(one.piece, other.piece) >= INSTEAD for other in of_place)
             if one not in kept and (must or (room and (alike_too or not twin))):
                 kept.append(one)
     return kept

@@ -193,7 +193,7 @@ def raised(there: Sequence[float], more: Sequence[float], days: Sequence[Day]) -
 
 def newness(candidate: Candidate, owned: Sequence[Owned]) -> float:
     """How unlike a candidate is to the pieces of its place: 1 where there is nothing like it."""
-    like = (alike([candidate.piece], [one.piece]) for one in owned if one.piece.slot == candidate.place)
+    like = (alike(candidate.piece, one.piece) for one in owned if one.piece.slot == candidate.place)
     return 1.0 - TWIN * max(like, default=0.0)
 
 

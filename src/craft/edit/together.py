@@ -60,7 +60,7 @@ def short_list(gaps: Gaps, listed: int = LISTED) -> tuple[Candidate, ...]:
     rest = [gain for gain in gaps.gains if gain not in led and not gain.candidate.is_small and any(gain.looks)]
     for gain in (*led, *rest):
         one = gain.candidate
-        twins = any(other.place == one.place and alike([one.piece], [other.piece]) >= INSTEAD for other in found)
+        twins = any(other.place == one.place and alike(one.piece, other.piece) >= INSTEAD for other in found)
         if of_place.get(one.place, 0) < EACH and not twins and len(found) < listed:
             of_place[one.place] = of_place.get(one.place, 0) + 1
             found.append(one)

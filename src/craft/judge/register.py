@@ -93,7 +93,9 @@ def comfort(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield pro(0.2, "skims", where, "Room to move", "There is room to move, on a heel that can be walked in.", held)
 
 
-@rule("register.before", reads=("heel",), by_setting=True, speaks_to=lambda of: of.aims.setting.asks in BEFORE_STYLE)
+@rule(
+    "register.before", reads=("heel",), by_setting=("asks",), speaks_to=lambda of: of.aims.setting.asks in BEFORE_STYLE
+)
 def before_style(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A code for work or faith comes before style."""
     text = f"{said(aims.setting.asks or '').capitalize()} clothing comes before style here: its code is kept first."
@@ -104,7 +106,7 @@ def before_style(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     "register.code",
     looks_at=SAYS_SO,
     reads=("formality",),
-    by_setting=True,
+    by_setting=("asks",),
     speaks_to=lambda of: of.aims.setting.asks in CODES,
 )
 def code(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
@@ -127,7 +129,7 @@ def code(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield pro(0.2, "dress_code", where, "Keeps the dress code", f"It keeps what {asks} asks.", held)
 
 
-@rule("register.black", reads=("areas",), by_setting=True, speaks_to=lambda of: of.aims.setting.asks == "black")
+@rule("register.black", reads=("areas",), by_setting=("asks",), speaks_to=lambda of: of.aims.setting.asks == "black")
 def black(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A code that asks for black: the lightest large area decides."""
     lightest = max(outfit.areas, key=lambda area: area.lightness, default=None)
@@ -146,7 +148,7 @@ def black(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     looks_at=BASE,
     reads=("insulation", "insulation_without_layers", "heel"),
     borders=(BEARABLE,),
-    by_setting=True,
+    by_setting=("celsius", "outdoors"),
     speaks_to=lambda of: of.aims.setting.celsius is not None,
 )
 def weather(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
@@ -178,7 +180,7 @@ def weather(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     "register.cold_room",
     looks_at=("top", "layer"),
     reads=("heel",),
-    by_setting=True,
+    by_setting=("celsius", "outdoors"),
     speaks_to=lambda of: of.aims.setting.celsius is not None and not of.aims.setting.outdoors,
 )
 def cold_room(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
@@ -192,7 +194,7 @@ def cold_room(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield pro(0.06, "warmth_fits", where, "Sleeve for a cold room", text, held)
 
 
-@rule("register.rain", looks_at=("shoes",), by_setting=True, speaks_to=lambda of: of.aims.setting.rain)
+@rule("register.rain", looks_at=("shoes",), by_setting=("rain",), speaks_to=lambda of: of.aims.setting.rain)
 def rain(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Rain goes into an open shoe."""
     shoes = outfit.shoes
@@ -207,7 +209,7 @@ def rain(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     "register.wet_hem",
     looks_at=("bottom", "one_piece"),
     reads=("heel",),
-    by_setting=True,
+    by_setting=("rain",),
     speaks_to=lambda of: of.aims.setting.rain,
 )
 def wet_hem(outfit: Outfit, aims: Aims) -> Iterator[Remark]:

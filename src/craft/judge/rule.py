@@ -66,8 +66,8 @@ class Rule:
     check: Check
     #: The school whose view its findings are, where practitioners differ.
     school: str | None = None
-    #: Whether what it says depends on where the look is worn.
-    by_setting: bool = False
+    #: On what of the setting it depends, by the names of `Setting`: nothing where it says the same wherever a look is worn.
+    by_setting: tuple[str, ...] = ()
 
     @property
     def says(self) -> str:
@@ -113,11 +113,11 @@ class Subject:
         speaks_to: Callable[[Client], bool] = everybody,
         about: str | None = None,
         source: str | None = None,
-        by_setting: bool = False,
+        by_setting: tuple[str, ...] = (),
     ) -> Callable[[Check], Check]:
         """Declare a rule. `looks_at` are the places it speaks of: with none of them on it is not asked, and a rule that
         looks at none is always asked. `speaks_to` tells the clients it has anything to say to, and `about` narrows it to looks with legs,
-        a skirt or boots; `by_setting` says that it depends on where the look is worn. Raises ValueError for an
+        a skirt or boots; `by_setting` names what of the setting it depends on. Raises ValueError for an
         id that is taken and for an unknown reading."""
         if any(rule.id == id for rule in _DECLARED):
             raise ValueError(f"two rules are called {id}")

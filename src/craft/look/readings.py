@@ -15,7 +15,7 @@ from craft.cloth.colour import ANSWERS, difference
 from craft.cloth.details import details_of
 from craft.cloth.piece import colours_of
 from craft.facts import fact, least, most, total
-from craft.look.areas import Area, areas_of
+from craft.look.areas import Area, areas_of, surface_of
 from craft.look.register import formality_of, insulation_of
 from craft.look.zones import BEHIND, DETAILED, ZONE_AT
 from craft.wear import Landing, WornBottom, WornLayer, WornShoes, WornTop
@@ -311,15 +311,23 @@ class Readings:
         """The outermost closed cloth at heights that were asked for (`Outfit.seen_at`)."""
         return {}
 
+    @property
+    def _large(self) -> tuple[WornLayer | WornTop | WornBottom, ...]:
+        """What covers large areas, outermost first: layers, top and bottom, or what is both."""
+        top, bottom = self.top, self.bottom
+        whole = top is not None and bottom is not None and top.piece.slot == bottom.piece.slot == "one_piece"
+        halves = (bottom,) if whole else (top, bottom)
+        return (*reversed(self.layers), *(half for half in halves if half is not None))
+
     @reading(*CLOTHES)
     def surfaces(self) -> tuple[str, ...]:
         """The surfaces of the large areas, outermost first."""
-        return tuple(area.surface for area in self.areas if area.piece.slot in LARGE)
+        return tuple(surface_of(worn.piece) for worn in self._large)
 
     @reading(*CLOTHES)
     def spread_of_colour(self) -> float:
         """How far the colours of the large areas lie from the outermost one's (colour distance)."""
-        large = [area.colour for area in self.areas if area.piece.slot in LARGE]
+        large = [worn.colour for worn in self._large]
         return most(*(difference(colour, large[0]) for colour in large), 0.0)
 
     @reading("top", "one_piece", "layer", "bottom", "shoes", "scarf")
@@ -327,7 +335,7 @@ class Readings:
         """The colour that frames the face: a scarf's that says one, else that of what is outermost."""
         scarf = self.extras.get("scarf")
         said = scarf.word("colour") if scarf else None
-        framing = (area.colour for area in self.areas if area.piece.slot in ("layer", "top", "one_piece"))
+        framing = (worn.colour for worn in self._large if worn.piece.slot != "bottom")
         return said or next(framing, None)
 
     @reading(*CLOTHES, "swim", *(kind for kind in BESIDES if kind not in UNSEEN_COLOUR))
@@ -343,7 +351,8 @@ class Readings:
         return next(near, "")
 
     def _above_the_leg(self) -> list[Piece]:
-        above = [area.piece for area in self.areas if area.piece.slot not in ("shoes", "bottom")]
+        above = [worn.piece for worn in self._large if worn.piece.slot != "bottom"]
+        above += [piece for piece in reversed(self.pieces) if piece.slot == "swim"]
         return above + [p for kind, p in self.extras.items() if kind not in UNSEEN_COLOUR and p.word("colour")]
 
     @reading(*CLOTHES, "swim", *(kind for kind in BESIDES if kind not in UNSEEN_COLOUR))

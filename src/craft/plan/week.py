@@ -14,14 +14,15 @@ from craft.plan.laundry import stretches
 from craft.plan.limits import Limits, runs
 from craft.plan.occasion import BASE, Chosen, Occasion, Option, Planned, Wearing
 from craft.search.crew import Progress
-from craft.search.solving import solved
+from craft.search.solving import Effort, solved
 
 #: What counts how much, a look's score being up to 1000 (W): an occasion with nothing to wear; a look that is only to be watched;
 #: a base worn on another day again, a piece of a base and any other piece worn on another day again; a favourite that is worn at
 #: all; and an occasion that is dressed otherwise than it was, which outweighs all but having nothing to wear.
 BARE, WATCHED, BASE_AGAIN, PIECE_AGAIN, OTHER_AGAIN, FAVOURITE, CHANGED = 60_000, 500, 260, 120, 25, 90, 4_000
-#: The solver's time, s.
-SECONDS = 1.5
+#: The solver's time, s; a week of 14 occasions is within a thousandth of the best after half of it, by one worker that relaxes
+#: all it can: the limits of a week are such that this tells nearly all (of eight ways tried, bench/plan.py).
+SECONDS, EFFORT = 1.0, Effort(workers=1, linear=2)
 
 
 @dataclass(frozen=True)
@@ -52,7 +53,7 @@ def plan_week(asking: Asking, progress: Progress | None = None, seconds: float =
     (1, 2, 0.0)
     """
     model = Dressing(asking)
-    return model.told(solved(model.model, seconds, progress))
+    return model.told(solved(model.model, seconds, progress, EFFORT))
 
 
 class Dressing:

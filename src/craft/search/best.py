@@ -131,20 +131,23 @@ def best_of_bases(family: Family, sums: Packed, wish: Wish, number: int) -> list
     """The best look of every base of a family; a base is its pieces, in whichever way they are worn."""
     barred = wish.barred(family)
     found: dict[tuple[str, ...], Place] = {}
+    keys = [[tuple(way.key for way in ways) for ways in family.at(axis)] for axis in AXES[:3]]
     for part in parts(sums.shape):
         numbers = barred_in(sums, part, barred)
-        base_shape = numbers.shape[:3]
-        flat = numbers.reshape(*base_shape, -1)
+        flat = numbers.reshape(*numbers.shape[:3], -1)
         ok = works(flat)
+        at = np.nonzero(ok.any(axis=-1))
         # Where nothing decides a number is the balance: the greatest that works is the best.
-        leading = np.where(ok, flat, np.iinfo(np.int32).min)
+        leading = np.where(ok[at], flat[at], np.iinfo(np.int32).min)
         which = leading.argmax(axis=-1)
-        for at in zip(*(line.tolist() for line in np.nonzero(ok.any(axis=-1))), strict=True):
-            inner = int(which[at])
-            rest = np.unravel_index(inner, numbers.shape[3:])
-            full = (*(int(i) + (cut.start or 0) for i, cut in zip(at, part[:3], strict=True)), *(int(i) for i in rest))
-            place = Place(int(order_of(flat[at][inner : inner + 1])[0]), number, full)
-            key = tuple(way.key for axis in range(3) for way in family.at(AXES[axis])[full[axis]])
+        ranks = order_of(leading[np.arange(len(which)), which])
+        starts = [cut.start or 0 for cut in part[:3]]
+        base = [line + start for line, start in zip(at, starts, strict=True)]
+        for rank, *full in zip(
+            *(line.tolist() for line in (ranks, *base, *np.unravel_index(which, numbers.shape[3:]))), strict=True
+        ):
+            place = Place(rank, number, tuple(full))
+            key = tuple(one for of, n in zip(keys, full[:3], strict=True) for one in of[n])
             if key not in found or place.order < found[key].order:
                 found[key] = place
     return sorted(found.values(), key=lambda place: place.order)

@@ -4,29 +4,44 @@ from __future__ import annotations
 
 from concurrent.futures import ThreadPoolExecutor
 from time import monotonic
-from typing import Any
+from typing import Any, NamedTuple
 
 from ortools.sat.python import cp_model
 
 from craft.search.crew import Progress
 
-#: How often whoever waits is told, s; how many workers search, on two cores.
-TELLS, WORKERS = 0.5, 2
+#: How often whoever waits is told, s.
+TELLS = 0.5
 
 
-def solve(model: cp_model.CpModel, seconds: float, progress: Progress | None = None) -> cp_model.CpSolver | None:
+class Effort(NamedTuple):
+    """How a model is searched: by so many workers side by side, and how much of it is relaxed to a linear program (0 to 2)."""
+
+    workers: int
+    linear: int
+
+
+#: As most models are searched, on two cores.
+SIDE_BY_SIDE = Effort(workers=2, linear=1)
+
+
+def solve(
+    model: cp_model.CpModel, seconds: float, progress: Progress | None = None, effort: Effort = SIDE_BY_SIDE
+) -> cp_model.CpSolver | None:
     """A solver that has solved a model, to the best within a time; None where nothing keeps its limits."""
     solver = cp_model.CpSolver()
     solver.parameters.max_time_in_seconds = seconds
-    solver.parameters.num_workers = WORKERS
+    solver.parameters.num_workers, solver.parameters.linearization_level = effort
     solver.parameters.random_seed = 1
     status = _told_while(solver, model, seconds, progress)
     return solver if status in (cp_model.OPTIMAL, cp_model.FEASIBLE) else None
 
 
-def solved(model: cp_model.CpModel, seconds: float, progress: Progress | None = None) -> cp_model.CpSolver:
+def solved(
+    model: cp_model.CpModel, seconds: float, progress: Progress | None = None, effort: Effort = SIDE_BY_SIDE
+) -> cp_model.CpSolver:
     """As `solve`, of a model that can always be kept. Raises RuntimeError where no answer came within the time."""
-    solver = solve(model, seconds, progress)
+    solver = solve(model, seconds, progress, effort)
     if solver is None:
         raise RuntimeError("no answer within the time")
     return solver

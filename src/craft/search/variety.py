@@ -27,21 +27,14 @@ SAME_KIND, SAME_COLOUR, NEAR_COLOUR = 0.35, 0.4, 0.2
 Likeness = dict[str, NDArray[np.float64]]
 
 
-def alike(one: Sequence[Piece], other: Sequence[Piece]) -> float:
-    """How alike two choices of one axis are, 0 to 1; nothing is like nothing.
+@lru_cache(maxsize=1 << 17)
+def alike(one: Piece, other: Piece) -> float:
+    """How alike two pieces are, in whichever way they are worn, 0 to 1.
 
     >>> tee, knit = Piece.of({"is": "tee"}), Piece.of({"is": "knit", "colour": "white"})
-    >>> alike([tee], [tee]), alike([tee], [knit]) < alike([tee], [Piece.of({"is": "tee", "neck": "v"})])
+    >>> alike(tee, tee), alike(tee, knit) < alike(tee, Piece.of({"is": "tee", "neck": "v"}))
     (1.0, True)
     """
-    if not one or not other:
-        return 1.0 if not one and not other else 0.0
-    pairs = [max(_alike(piece, against) for against in other) for piece in one]
-    return sum(pairs) / max(len(one), len(other))
-
-
-@lru_cache(maxsize=1 << 17)
-def _alike(one: Piece, other: Piece) -> float:
     if _plain(one) == _plain(other):
         return 1.0
     apart = difference(colour_of(one), colour_of(other))
@@ -54,13 +47,33 @@ def _plain(piece: Piece) -> Piece:
     return piece.with_(tuck=None, open=None, cuffed=None, worn=None)
 
 
+def choices_alike(choices: Sequence[Sequence[Piece]]) -> NDArray[np.float64]:
+    """How alike the choices of one axis are, every pair of them, 0 to 1; nothing is like nothing.
+
+    >>> tee, knit, v = (Piece.of(of) for of in ({"is": "tee"}, {"is": "knit", "colour": "white"}, {"is": "tee", "neck": "v"}))
+    >>> choices_alike([[tee], [knit], [v], []]).round(2).tolist()[0]
+    [1.0, 0.4, 0.75, 0.0]
+    """
+    numbers: dict[Piece, int] = {}
+    most = max(1, *(len(one) for one in choices), 1)
+    # Which pieces each choice has; the last number stands for none.
+    which = np.full((len(choices), most), -1, dtype=np.intp)
+    for row, pieces in enumerate(choices):
+        for column, piece in enumerate(pieces):
+            which[row, column] = numbers.setdefault(_plain(piece), len(numbers))
+    table = np.zeros((len(numbers) + 1, len(numbers) + 1))
+    for one, at in numbers.items():
+        for other, against in numbers.items():
+            table[at, against] = alike(one, other)
+    nearest = table[which[:, None, :, None], which[None, :, None, :]].max(axis=3).sum(axis=2)
+    many = np.array([len(one) for one in choices])
+    larger = np.maximum(many[:, None], many[None, :])
+    return np.asarray(np.where(larger == 0, 1.0, nearest / np.maximum(larger, 1)))
+
+
 def likeness(family: Family) -> Likeness:
     """How alike the choices of each axis are, every pair of them."""
-    found = {}
-    for axis in AXES:
-        pieces = [[way.piece for way in ways] for ways in family.at(axis)]
-        found[axis] = np.array([[alike(one, other) for other in pieces] for one in pieces])
-    return found
+    return {axis: choices_alike([[way.piece for way in ways] for ways in family.at(axis)]) for axis in AXES}
 
 
 def different(places: Sequence[Place], families: Sequence[Family], many: int, dial: float) -> list[Place]:
@@ -69,12 +82,14 @@ def different(places: Sequence[Place], families: Sequence[Family], many: int, di
         return list(places[:many])
     scores = np.array([score_of_rank(place.rank) for place in places])
     liken = [likeness(family) for family in families]
+    of_family, at = np.array([place.family for place in places]), np.array([place.at for place in places])
     most = np.zeros(len(places))
     taken = [0]
     left = np.ones(len(places), dtype=bool)
     left[0] = False
     while len(taken) < min(many, len(places)):
-        most = np.maximum(most, _to(places[taken[-1]], places, liken))
+        last = places[taken[-1]]
+        most = np.maximum(most, _to(last, of_family == last.family, at, liken[last.family]))
         value = np.where(left, (1 - dial) * scores - dial * most, -np.inf)
         nearest = int(value.argmax())
         taken.append(nearest)
@@ -82,15 +97,10 @@ def different(places: Sequence[Place], families: Sequence[Family], many: int, di
     return [places[number] for number in taken]
 
 
-def _to(one: Place, places: Sequence[Place], liken: Sequence[Likeness]) -> NDArray[np.float64]:
-    """How alike one look is to each of the others."""
-    same = np.array([place.family == one.family for place in places])
-    found = np.zeros(len(places))
-    numbers = np.array([place.at for place in places])
-    weight = 0.0
+def _to(one: Place, same: NDArray[np.bool_], numbers: NDArray[np.int_], liken: Likeness) -> NDArray[np.float64]:
+    """How alike one look is to each of the others: not at all to those of another family."""
+    found = np.zeros(len(same))
     for axis, name in enumerate(AXES):
-        table = liken[one.family][name]
-        weight += WEIGHS[name]
         at = np.where(same, numbers[:, axis], 0)
-        found += WEIGHS[name] * np.where(same, table[one.at[axis]][at], 0.0)
-    return found / weight
+        found += WEIGHS[name] * np.where(same, liken[name][one.at[axis]][at], 0.0)
+    return found / sum(WEIGHS[name] for name in AXES)

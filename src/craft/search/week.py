@@ -44,16 +44,30 @@ def by_day(asked: Asked, wardrobe: Wardrobe, days: Sequence[Day], progress: Prog
     if len(days) == 1:
         yield Search(on_a(days[0], asked), wardrobe, progress)
         return
-    plain = tuple(rule for rule in asked.rules if not rule.by_setting)
-    setting = tuple(rule for rule in asked.rules if rule.by_setting)
     on = [on_a(day, asked) for day in days]
-    questions = [(asked.aims, plain), *((one.aims, _speaking(setting, one)) for one in on)]
-    common, *own = ask_each([family.rack for family in wardrobe.families], asked, questions, progress)
-    for one, more in zip(on, own, strict=True):
-        sums = [a + b for a, b in zip(common, more, strict=True)]
+    questions: dict[_Read, tuple[Asked, list[Rule]]] = {}
+    # What rules read of a setting is the same on many days: a dress code is asked once, not once for each air.
+    for rule in asked.rules:
+        ways = {_read(rule, one): one for one in reversed(on)}
+        for read, one in ways.items():
+            questions.setdefault(read, (one, []))[1].append(rule)
+    racks = [family.rack for family in wardrobe.families]
+    answers = ask_each(racks, asked, [(one.aims, _speaking(rules, one)) for one, rules in questions.values()], progress)
+    said = dict(zip(questions, answers, strict=True))
+    for one in on:
+        own = [said[read] for read in dict.fromkeys(_read(rule, one) for rule in asked.rules)]
+        sums = [sum(numbers[1:], numbers[0].copy()) for numbers in zip(*own, strict=True)]
         search = Search(one, wardrobe, sums=list(zip(wardrobe.families, sums, strict=True)))
         search.outrank_liked()
         yield search
+
+
+#: What rules read of a setting: names, and what it is there. Most read nothing.
+_Read = tuple[tuple[str, Any], ...]
+
+
+def _read(rule: Rule, asked: Asked) -> _Read:
+    return tuple((name, getattr(asked.aims.setting, name)) for name in rule.by_setting)
 
 
 def _speaking(rules: Sequence[Rule], asked: Asked) -> tuple[Rule, ...]:
