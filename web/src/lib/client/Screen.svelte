@@ -221,6 +221,7 @@
       name={client.name}
       {titles}
       colours={Object.fromEntries(words.colours.map(({ name, hex }) => [name, hex]))}
+      week={held.client.brief.week ?? []}
       onopen={() => void go("dress")}
       bind:this={searched}
     />

@@ -18,9 +18,10 @@
     /** The names of the rack's pieces, by their ids. */
     titles: Record<string, string>;
     colours: Record<string, string>;
+    week: Schemas["Stretch"][];
     onopen: () => void;
   }
-  const { outfits, words, name, titles, colours, onopen }: Props = $props();
+  const { outfits, words, name, titles, colours, week, onopen }: Props = $props();
   let chosen = $state<Chosen>();
   $effect(() => untrack(() => outfits.open()));
   // The reasons are said in the studio's unit: ask again when it changes.
@@ -66,7 +67,7 @@
 <main class="outfits min-h-0 grow">
   <div class="panel relative min-h-0 overflow-y-auto px-4 py-3" data-panel tabindex="-1">
     {#if !studio.turned}
-      <Wished {outfits} {words} {titles} {colours} />
+      <Wished {outfits} {words} {titles} {colours} {week} />
       <Remembered {outfits} {onopen} />
     {:else}
       <p class="text-sm">Looks from your own wardrobe.</p>

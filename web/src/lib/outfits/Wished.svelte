@@ -4,7 +4,7 @@
   import type { Setting } from "../client/facts";
   import { studio } from "../studio.svelte";
   import Word from "../ui/Word.svelte";
-  import { celsiusOf, degrees, inScale } from "../units";
+  import { celsiusOf, degrees, inScale, said } from "../units";
   import type { Outfits } from "./outfits.svelte";
   import { turned } from "./wish";
 
@@ -14,8 +14,10 @@
     titles: Record<string, string>;
     /** The colours by their names. */
     colours: Record<string, string>;
+    /** Where the client's week is spent. */
+    week: Schemas["Stretch"][];
   }
-  const { outfits, words, titles, colours }: Props = $props();
+  const { outfits, words, titles, colours, week }: Props = $props();
   const wish = $derived(outfits.wish);
   const setting = $derived(wish.setting ?? {});
   const worn = (change: Partial<Setting>) =>
@@ -33,6 +35,16 @@
     airTrouble = null;
     worn({ celsius });
   }
+  const codeOf = (part: Schemas["Stretch"]) => (part.dress_code === "none" ? null : part.dress_code);
+  const isAsked = (part: Schemas["Stretch"]) =>
+    setting.occasion === part.occasion && (setting.code ?? null) === codeOf(part);
+  /** A part of the week is asked for with its dress code; asked for already, no longer. */
+  const askFor = (part: Schemas["Stretch"]) =>
+    worn(
+      isAsked(part)
+        ? { occasion: null, code: null }
+        : { occasion: part.occasion, code: codeOf(part) as Setting["code"] },
+    );
   /** So many days without the same outfit, to begin with. */
   const RESTS = 14;
   const LISTS = [
@@ -52,6 +64,17 @@
 
 <section aria-label="What is asked" class="border-b border-grain pb-3">
   <h2 class="heading text-base">What can they wear?</h2>
+  {#if week.length}
+    <div role="group" aria-label="To a part of their week" class="my-1.5 flex flex-wrap gap-1">
+      {#each week as part (part.occasion)}
+        <button
+          class="press min-h-7 px-2 py-0 text-xs"
+          aria-pressed={isAsked(part)}
+          onclick={() => askFor(part)}>{said(part.occasion)}</button
+        >
+      {/each}
+    </div>
+  {/if}
   <Word
     label="to"
     value={setting.occasion}
@@ -148,16 +171,16 @@
         >{/each}
     </select>
   </label>
-  {#each LISTS as [list, said] (list)}
+  {#each LISTS as [list, title] (list)}
     {#if wish[list]?.length}
-      <p class="mt-1 text-xs text-bark">{said}</p>
+      <p class="mt-1 text-xs text-bark">{title}</p>
       <ul>
         {#each wish[list] ?? [] as id (id)}
           <li class="flex items-baseline justify-between gap-2 text-sm">
             <span class="min-w-0 first-letter:uppercase">{titles[id] ?? "a piece"}</span>
             <button
               class="quiet shrink-0 text-xs"
-              aria-label="no longer: {titles[id] ?? 'the piece'} {said}"
+              aria-label="no longer: {titles[id] ?? 'the piece'} {title}"
               onclick={() => outfits.want(turned(wish, id, list))}>no longer</button
             >
           </li>
