@@ -21,7 +21,7 @@ from craft.search.crew import Asked, ask_all
 from craft.search.search import Search, one_by_one
 from craft.search.tables import NET_WORKS, judged, order_of, packed, score_of_rank, verdict_of_rank, works
 from craft.search.variety import choices_alike
-from craft.search.wardrobe import BREADTHS, Wardrobe, wardrobe_of
+from craft.search.wardrobe import BREADTHS, Breadth, Wardrobe, families_of, wardrobe_of
 from craft.search.ways import Owned, layered, misfit, over_another, ways_of
 from craft.search.wish import Wish
 from craft.search.worn import Choice, Rack
@@ -178,6 +178,26 @@ def test_ways_are_those_that_land_apart() -> None:
     thin, thick = Piece.of({"is": "waistcoat"}), Piece.of({"is": "coat", "open": True})
     both = [way for one in (thin, thick) for way in ways_of(body, Owned(one.kind, one), Schools(), boots=False)]
     assert {(inner.key, outer.key) for inner, outer in layered(body, both)} == {("waistcoat", "coat")}
+
+
+def test_long_sleeves_are_tried_up_and_a_piece_as_the_tailor_leaves_it() -> None:
+    body = BODIES[0]
+
+    def worn(owned: Owned) -> list[dict[str, object]]:
+        return [dict(way.worn) for way in ways_of(body, owned, Schools(), boots=False, sleeves=True)]
+
+    shirt, coat = Piece.of({"is": "shirt"}), Piece.of({"is": "coat"})
+    assert {"rolled": True} in worn(Owned("s", shirt)) and {"rolled": True, "tuck": "full"} in worn(Owned("s", shirt))
+    assert {"pushed": True} in worn(Owned("k", Piece.of({"is": "knit"})))
+    assert not [way for way in worn(Owned("c", coat)) if "pushed" in way]
+    assert not [way for way in worn(Owned("t", Piece.of({"is": "tee"}))) if way.keys() & {"pushed", "rolled"}]
+    shorter = Piece.of({"is": "shirt", "sleeve_cm": 55})
+    assert all(way["sleeve_cm"] == 55 for way in worn(Owned("s", shorter, altered=(("sleeve_cm", 55.0),))))
+    one = Owned("s", shorter, altered=(("sleeve_cm", 55.0),))
+    least = families_of(
+        body, [one, *owned({"is": "jeans"}, {"is": "loafers"})], Schools(), Breadth(0, 1, every_way=False)
+    )
+    assert all(way.piece == shorter for family in least for (way,) in family.at("top")[:1])
 
 
 def test_of_a_large_wardrobe_less_is_tried_and_said() -> None:

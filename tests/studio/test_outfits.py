@@ -116,6 +116,17 @@ def test_what_must_be_on_is_and_what_must_not_is_not(house: House) -> None:
     assert ask(house, must=[str(uuid.uuid4())]).status_code == 422
 
 
+def test_as_if_all_were_at_hand_a_piece_is_as_the_tailor_is_to_leave_it(house: House) -> None:
+    pieces = wardrobe(house)
+    long = str(hang(house, "charcoal wide trousers, inseam 84").told["id"])
+    order = {"id": str(uuid.uuid4()), "kind": "alter", "text": "Hem", "figure": "inseam_cm", "by_cm": -6.0}
+    assert house.api.ask("POST", f"/rack/{long}/errands", order).status_code == 201
+    for as_if, inseam, how in ((False, 84, ""), (True, 78, "as it comes back from the tailor")):
+        told = found(house, must=[long], must_not=[pieces["black wide trousers"]], as_if=as_if)
+        (first,) = (piece for piece in told["looks"][0]["pieces"] if piece["piece_id"] == long)
+        assert (first["words"]["inseam_cm"], first.get("how", "")) == (inseam, how)
+
+
 def test_rejected_together_is_honoured_taken_back_and_put_back(house: House) -> None:
     pieces = wardrobe(house)
     before = found(house)

@@ -65,11 +65,13 @@ class Family:
 
 @dataclass(frozen=True)
 class Breadth:
-    """How much of a wardrobe is tried: things worn besides at once, layers at once, and whether in every way."""
+    """How much of a wardrobe is tried: things worn besides at once, layers at once, whether in every way, and whether with sleeves
+    up as well."""
 
     besides: int = 2
     layers: int = 2
     every_way: bool = True
+    sleeves: bool = False
 
     @property
     def left_out(self) -> tuple[str, ...]:
@@ -83,11 +85,14 @@ class Breadth:
             found.append("one layer at a time was tried, not two")
         if not self.every_way:
             found.append("each piece was tried as it hangs, tops tucked and untucked")
+        elif not self.sleeves:
+            found.append("long sleeves were left down")
         return tuple(found)
 
 
 #: From all of it to the least, in the order in which less is tried; and the same for whom one layer is enough.
 BREADTHS = (
+    Breadth(sleeves=True),
     Breadth(),
     Breadth(1),
     Breadth(1, 1),
@@ -95,7 +100,7 @@ BREADTHS = (
     Breadth(0, 1),
     Breadth(0, 1, every_way=False),
 )
-ONE_LAYER = (Breadth(2, 1), *BREADTHS[2:])
+ONE_LAYER = (Breadth(2, 1, sleeves=True), Breadth(2, 1), *BREADTHS[3:])
 
 
 @dataclass(frozen=True)
@@ -184,9 +189,10 @@ def families_of(body: Body, owned: list[Owned], schools: Schools, breadth: Bread
     boots = any(one.piece.row.is_boot for one in owned)
     ways: dict[str, list[Way]] = {}
     for one in owned:
-        found = list(ways_of(body, one, schools, boots=boots))
+        found = list(ways_of(body, one, schools, boots=boots, sleeves=breadth.sleeves))
         if not breadth.every_way:
-            found = [way for way in found if dict(way.worn).keys() <= {"tuck"}][:2]
+            plain = {"tuck", *dict(one.altered)}
+            found = [way for way in found if dict(way.worn).keys() <= plain][:2]
         ways.setdefault(one.piece.slot, []).extend(found)
         over = over_another(one)
         if over is not None and breadth.every_way:

@@ -8,11 +8,12 @@ from typing import Any
 
 from craft.body import Body
 from craft.cloth import Piece
-from craft.cloth.register import formality
+from craft.cloth.register import formality, insulation
 from craft.fit import land
 from craft.fit.fitting import Check
 from craft.schools import Schools
 from craft.wear import BAREFOOT, wear_bottom, wear_layer, wear_top
+from craft.wear.openings import sleeve_of
 from craft.wear.shoes import WornShoes
 
 #: Tucks to try with a top, by how thick its cloth is (0 to 1): thick cloth goes in at the front at most (W).
@@ -22,6 +23,8 @@ TUCKS, OF_A_SHIRT, OF_THICK = ("none", "full", "front"), ("none", "full", "half"
 TURNED_UP, INTO_A_BOOT = 2.0, 1.6
 #: A layer up to the first thickness goes under one from the second on (0 to 1; W).
 UNDER, OVER = 0.4, 0.4
+#: The sleeve of what is as warm as a coat stays down, clo (W).
+STAYS_DOWN = 0.5
 #: A belt takes up a band that stands off by so much, cm (W).
 BELT_TAKES = 5.0
 #: Checks of a piece alone that say where it lies, not whether it goes on.
@@ -32,11 +35,13 @@ BENEATH = ("bra", "smoothing_shorts", "underslip")
 
 @dataclass(frozen=True, slots=True)
 class Owned:
-    """A piece of a rack: its key, what it is, and whether it can be worn on the day."""
+    """A piece of a rack: its key, what it is, and whether it can be worn on the day; `altered` are those of its figures that are as
+    the tailor will have made them."""
 
     key: str
     piece: Piece
     away: str = ""
+    altered: tuple[tuple[str, float], ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -65,8 +70,9 @@ def _belted(check: Check) -> bool:
     return any(change.key == "belt" and change.cm <= BELT_TAKES for change in check.alterations)
 
 
-def ways_of(body: Body, owned: Owned, schools: Schools, *, boots: bool) -> Iterator[Way]:
-    """Every sensible way to wear a piece at its own place, as it hangs first; ways that land alike are one."""
+def ways_of(body: Body, owned: Owned, schools: Schools, *, boots: bool, sleeves: bool = False) -> Iterator[Way]:
+    """Every sensible way to wear a piece at its own place, as it hangs first; ways that land alike are one. With `sleeves`, also
+    with long ones rolled or pushed up."""
     piece = owned.piece
     tried: list[dict[str, Any]] = [{}]
     if piece.slot == "top" and piece.row.hangs != "body":
@@ -75,12 +81,22 @@ def ways_of(body: Body, owned: Owned, schools: Schools, *, boots: bool) -> Itera
         tried += _of_legs(body, piece, schools, boots=boots)
     elif piece.slot == "layer" and piece.row.name not in ("poncho", "cape", "kimono"):
         tried.append({"open": not piece.flag("open")})
+    if sleeves and (up := _up(piece)):
+        tried += [{**words, up: True} for words in tried]
     seen: set[Piece] = set()
     for words in tried:
         worn = piece.with_(**words) if words else piece
         if _plain(worn) not in seen:
             seen.add(_plain(worn))
-            yield Way(owned.key, worn, tuple(sorted(words.items())))
+            yield Way(owned.key, worn, tuple(sorted({**dict(owned.altered), **words}.items())))
+
+
+def _up(piece: Piece) -> str | None:
+    """What is done with a long sleeve to shorten it: the woven sleeve of a shirt is rolled, others are pushed up; None with no such
+    sleeve, where it is up already, and where a lining or stiff cloth keeps it down."""
+    if sleeve_of(piece) != "long" or piece.flag("rolled") or piece.flag("pushed") or insulation(piece) >= STAYS_DOWN:
+        return None
+    return "rolled" if piece.row.neck == "open_collar" else "pushed"
 
 
 def _plain(piece: Piece) -> Piece:
@@ -117,7 +133,8 @@ def _of_legs(body: Body, piece: Piece, schools: Schools, *, boots: bool) -> list
 def over_another(owned: Owned) -> Way | None:
     """A shirt worn open over another top, as a layer."""
     if owned.piece.slot == "top" and owned.piece.row.neck == "open_collar":
-        return Way(owned.key, owned.piece.with_(worn="over", open=True, tuck=None), (("open", True), ("worn", "over")))
+        words = (*owned.altered, ("open", True), ("worn", "over"))
+        return Way(owned.key, owned.piece.with_(worn="over", open=True, tuck=None), tuple(sorted(words)))
     return None
 
 

@@ -14,6 +14,7 @@ from ninja import Router, Status
 
 from craft.assessment import picture
 from craft.cloth import Piece
+from craft.cloth.kinds import KIND
 from craft.cloth.words import said
 from craft.draw.told import what_is_worn
 from craft.formats.look_form import LookFacts
@@ -63,6 +64,8 @@ HOW = {
     ("worn", "inside"): "inside the boot",
     ("worn", "over"): "over the top",
     ("tuck", "none"): "left out",
+    ("rolled", True): "sleeves rolled",
+    ("pushed", True): "sleeves pushed up",
 }
 
 
@@ -231,10 +234,17 @@ def _reason(unit: Unit, title: str, stance: Any, template: str, lengths: list[li
 
 def _piece(key: str, worn: Mapping[str, Any], name: str, described: Any) -> FoundPieceOut:
     words = {word: value for word, value in {**described, **worn}.items() if value is not None}
-    how = ", ".join(HOW.get((word, value)) or f"{said(str(value))} tuck" for word, value in sorted(worn.items()))
+    figures = KIND[described["is"]].figures
+    how = [
+        HOW.get((word, value)) or f"{said(str(value))} tuck"
+        for word, value in sorted(worn.items())
+        if word not in figures
+    ]
+    if any(word in figures for word in worn):
+        how.append("as it comes back from the tailor")
     return FoundPieceOut(
         piece_id=UUID(key),
         title=name or title_of(Piece.of(described)),
         words=PieceWords.model_validate(words),
-        how="over the top, open" if worn.get("worn") == "over" else how,
+        how="over the top, open" if worn.get("worn") == "over" else ", ".join(how),
     )

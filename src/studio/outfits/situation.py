@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import hashlib
-from collections.abc import Mapping
+from collections.abc import Iterable, Mapping
 from dataclasses import asdict, dataclass, field, fields, replace
 from datetime import date, timedelta
 from functools import cached_property, lru_cache
@@ -12,12 +12,15 @@ from typing import Any
 
 import craft
 from craft.body import Body
+from craft.cloth.kinds import KIND
 from craft.formats.look_form import LookFacts
 from craft.judge.aims import Setting
 from craft.search.crew import Asked
 from craft.search.ways import Owned
 from craft.search.wish import Wish
+from craft.tryon.alter import altered
 from studio.bodies.known import measures_of, today
+from studio.fittings.models import Errand
 from studio.looks.models import Look
 from studio.outfits.models import Apart
 from studio.people.models import Client
@@ -39,7 +42,7 @@ class Ask:
     must: tuple[str, ...] = ()
     must_not: tuple[str, ...] = ()
     one_statement: bool = False
-    #: Pieces that are lent or at the tailor as if they were there.
+    #: Pieces that are lent or at the tailor as if they were there, and altered as they are to be.
     as_if: bool = False
     #: From the best, 0, to the most different, 1.
     dial: float = 0.4
@@ -118,17 +121,38 @@ def worn_within(client_id: Any, days: int) -> list[tuple[date, frozenset[str]]]:
     return [(on, frozenset(map(str, pieces))) for on, pieces in rows.values_list("on", "pieces")]
 
 
+def _orders(client: Client) -> dict[Any, list[tuple[str, float]]]:
+    """What the tailor is still to do to each piece: the figure that changes, and by how many cm."""
+    rows = Errand.objects.filter(client=client, kind="alter", removed_at=None, done_at=None).exclude(figure="")
+    found: dict[Any, list[tuple[str, float]]] = {}
+    for piece_id, figure, by in rows.order_by("pk").values_list("rack_piece_id", "figure", "by_cm"):
+        found.setdefault(piece_id, []).append((figure, by))
+    return found
+
+
+def as_altered(owned: Owned, orders: Iterable[tuple[str, float]]) -> Owned:
+    """A piece as it comes back from the tailor."""
+    piece = owned.piece
+    for figure, by in orders:
+        piece = altered(piece, figure, by)
+    figures = ((key, piece.figure(key)) for key in KIND[piece.kind].figures)
+    changed = tuple((key, cm) for key, cm in figures if cm is not None and cm != owned.piece.figure(key))
+    return replace(owned, piece=piece, altered=changed)
+
+
 def situation_of(client: Client, ask: Ask) -> Situation:
     """The situation of a client, as it is now."""
     aims = replace(client.wishes, setting=Setting.of(**ask.setting))
     schools = client.ways
     body = Body.of(measures_of(client))
     rows = RackPiece.objects.filter(client=client, removed_at=None).values_list("id", "version", "piece", "facts")
+    orders = _orders(client) if ask.as_if else {}
     owned = []
     for row_id, version, words, facts in rows:
         piece = stored_piece(PieceRow(row_id, version, words))
         if piece is not None:
-            owned.append(Owned(str(row_id), piece, AWAY.get((facts or {}).get("state", ""), "")))
+            away = AWAY.get((facts or {}).get("state", ""), "")
+            owned.append(as_altered(Owned(str(row_id), piece, away), orders.get(row_id, ())))
     rejected = Apart.objects.filter(client=client, removed_at=None).values_list("pieces", flat=True)
     apart = frozenset(frozenset(pieces) for pieces in rejected)
     liked = tuple(

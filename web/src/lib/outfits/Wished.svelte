@@ -151,7 +151,7 @@
       class="size-4"
       checked={wish.as_if}
       onchange={(event) => outfits.want({ as_if: event.currentTarget.checked })}
-    />as if all were at hand
+    />as if all were at hand, alterations done
   </label>
   <label class="flex min-h-8 flex-wrap items-center gap-1.5 text-sm">
     <input
