@@ -34,6 +34,7 @@ from studio.records.api import router as records
 from studio.rules.api import router as rules
 from studio.schemas import Refusal
 from studio.shopping.api import router as shopping
+from studio.shopping.like_api import router as like
 
 #: What any operation may answer that is not done: whoever asks is told why, in the one shape.
 NOT_DONE = {
@@ -93,6 +94,7 @@ api.add_router("", pictures, tags=["pictures"])
 api.add_router("", charts, tags=["charts"])
 api.add_router("", rules, tags=["rules"])
 api.add_router("", shopping, tags=["shopping"])
+api.add_router("", like, tags=["shopping"])
 api.add_router("", outfits, tags=["outfits"])
 api.add_router("", edit, tags=["edit"])
 api.add_router("", edit_lists, tags=["edit"])

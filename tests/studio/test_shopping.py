@@ -10,9 +10,11 @@ import pytest
 from craft.body import Body, Measures
 from craft.schools import Schools
 from craft.units import Unit
+from studio.shopping import feed
 from studio.shopping.services import Shopper
 from studio.shopping.sheet import numbers_document
 from tests.studio.conftest import House
+from tests.studio.test_rack import hang
 
 MEASURED = {
     "stature": "165",
@@ -123,3 +125,34 @@ def test_what_reviews_say_is_heard_before_it_is_bought(house: House) -> None:
     ]
     plain = house.api.ask("POST", path, {"text": "Straight jeans, front rise 27 cm, inseam 70 cm", "heel_cm": 2}).told
     assert not any("Reviews" in line for line in plain["advice"])
+
+
+def test_the_shops_are_asked_for_the_figures_of_a_piece_that_is_loved(
+    house: House, other: House, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    measured(house)
+    loved = hang(house, "navy straight jeans, inseam 72, front rise 28").told["id"]
+    path = f"/rack/{loved}/like"
+    assert house.api.ask("GET", path).status_code == 503
+
+    def product(key: str, kind: str, **sizes: dict[str, float]) -> dict[str, object]:
+        rows = [{"label": label, "figures": figures} for label, figures in sizes.items()]
+        return {"id": key, "maker": "Fenwick Loom", "name": key, "piece": {"is": kind}, "sizes": rows}
+
+    shelf = [
+        product("far", "jeans", M={"inseam": 80.0, "front_rise": 22.0}),
+        product("near", "jeans", S={"inseam": 69.0, "front_rise": 26.0}, M={"inseam": 71.5, "front_rise": 28.0}),
+        product("half told", "jeans", M={"inseam": 72.0}),
+        product("shirt", "shirt", M={"chest": 100.0}),
+    ]
+    monkeypatch.setattr(feed, "shelf", lambda: feed.read_feed({"version": 1, "products": shelf}))
+    told = house.api.ask("GET", path).told
+    assert told["figures"] == ["front rise", "inseam"]
+    assert [one["offer"]["name"] for one in told["likes"]] == ["near", "half told", "far"]
+    near, half = told["likes"][:2]
+    assert near["offer"]["size"] == "M"
+    assert near["differs"] == [{"figure": "front rise", "cm": 0.0}, {"figure": "inseam", "cm": -0.5}]
+    assert half["untold"] == ["front rise"]
+    bare = hang(house, "white tee").told["id"]
+    assert house.api.ask("GET", f"/rack/{bare}/like").told == {"figures": [], "likes": []}
+    assert other.api.ask("GET", path).status_code == 404

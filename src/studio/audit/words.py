@@ -23,6 +23,7 @@ AREAS: Mapping[str, str] = {
     "charts.api": "",
     "rules.api": "",
     "shopping.api": "numbers",
+    "shopping.like_api": "rack",
     "outfits.api": "outfits",
     "edit.api": "edit",
     "edit.lists_api": "edit",

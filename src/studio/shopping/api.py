@@ -170,11 +170,12 @@ def on_offer(request: MemberRequest, client_id: UUID, heel_cm: Heel = 2.0) -> An
     shopper = services.shopper_of(request.user, client_id)
     stock = feed.shelf()
     fits = feed.fits(shopper, stock, heel_cm)
-    offers = [_offer(choice, stock.products[choice.key], shopper.unit) for choice in fits]
+    offers = [offer_out(choice, stock.products[choice.key], shopper.unit) for choice in fits]
     return answer(ShelfOut(offers=offers, unread=stock.unread))
 
 
-def _offer(choice: Choice, product: feed.Product, unit: Unit) -> OnOffer:
+def offer_out(choice: Choice, product: feed.Product, unit: Unit) -> OnOffer:
+    """A product of a shop in its best size."""
     price = f"{product.price.amount:g} {product.price.currency}" if product.price else ""
     return on_offer_out(choice, product.maker, product.name, price, len(product.sizes), unit)
 

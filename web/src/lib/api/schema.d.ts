@@ -1962,6 +1962,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/rack/{piece_id}/like": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Like This One
+         * @description Shop for this one's figures: what of its kind comes nearest to a piece, in which size, and how that lands.
+         */
+        get: operations["studio_shopping_like_api_like_this_one"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client_id}/outfits": {
         parameters: {
             query?: never;
@@ -7060,6 +7080,39 @@ export interface components {
              * @default 0
              */
             heel_cm: number;
+        };
+        /**
+         * Differs
+         * @description A figure, and by how many cm the shop's is more.
+         */
+        Differs: {
+            /** Figure */
+            figure: string;
+            /** Cm */
+            cm: number;
+        };
+        /**
+         * LikeOut
+         * @description A product in the size that comes nearest: what differs, what the shop does not tell, which of its words are others.
+         */
+        LikeOut: {
+            offer: components["schemas"]["OnOffer"];
+            /** Differs */
+            differs: components["schemas"]["Differs"][];
+            /** Untold */
+            untold: string[];
+            /** Other Words */
+            other_words: string[];
+        };
+        /**
+         * LikesOut
+         * @description The nearest first; `figures` are those of the piece that were held against: none, and nothing can be found.
+         */
+        LikesOut: {
+            /** Figures */
+            figures: string[];
+            /** Likes */
+            likes: components["schemas"]["LikeOut"][];
         };
         /**
          * FoundLookOut
@@ -14151,6 +14204,47 @@ export interface operations {
                 };
             };
             503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_shopping_like_api_like_this_one: {
+        parameters: {
+            query?: {
+                heel_cm?: number;
+            };
+            header?: never;
+            path: {
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LikesOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     studio_outfits_api_search: {

@@ -7,6 +7,7 @@
   import { length } from "../units";
   import Besides from "./Besides.svelte";
   import Figures from "./Figures.svelte";
+  import LikeThis from "./LikeThis.svelte";
   import Pictures from "./Pictures.svelte";
   import type { Rack } from "./rack.svelte";
   import Words from "./Words.svelte";
@@ -107,7 +108,10 @@
   </div>
   {#if !studio.turned}<Figures {rack} {detail} />{/if}
   <Words {rack} {piece} {words} />
-  {#if !studio.turned}<Besides {rack} {piece} />{/if}
+  {#if !studio.turned}
+    <Besides {rack} {piece} />
+    <LikeThis {piece} />
+  {/if}
   <div class="mt-4 flex gap-2">
     <button class="press text-sm" onclick={() => void rack.copy(piece.id)}>Another like it</button>
     <button class="press text-sm" onclick={() => void remove()}>Take it off</button>
