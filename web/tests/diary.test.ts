@@ -106,6 +106,18 @@ describe("a diary", () => {
     expect(held.local).toBe("2026-03-02T10:00:00");
   });
 
+  it("opens nothing beside for a move, and stays with what is open where it goes", async () => {
+    const diary = new Diary();
+    diary.on = "2026-03-02";
+    await diary.load();
+    await diary.move(visit, { minutes: 15 });
+    expect(diary.at).toBeNull();
+    diary.at = "a";
+    on("PATCH", "/api/appointments/a/move", () => ({ data: (held = { ...held, key: "b" }) }));
+    await diary.move(diary.newest(visit), { minutes: 15 });
+    expect(diary.held?.key).toBe("b");
+  });
+
   it("takes back the last move first, though it is still on its way", async () => {
     const diary = new Diary();
     diary.on = "2026-03-02";

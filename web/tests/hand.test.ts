@@ -125,6 +125,36 @@ describe("plans", () => {
     expect(sent("/api/plans/p/undo")).toEqual([{ version: 2 }]);
   });
 
+  it("goes one step back over its own dressing, where that came first", async () => {
+    on("POST", "/api/plans/p/undo", ({ body }) =>
+      body.version === held.version
+        ? { data: (held = plan(held.version + 1)) }
+        : refuse(409, "It was dressed meanwhile.", { current: held }),
+    );
+    await plans.day(plans.here as Plan, { key: "a", doing: "other", other: 0 });
+    expect(plans.work.busy).toBe(true);
+    // The worker has written what it found, and nobody has asked since.
+    held = plan(held.version + 1);
+    await history.undo();
+    expect(sent("/api/plans/p/undo").map((body) => body.version)).toEqual([2, 3]);
+    expect(plans.here?.version).toBe(4);
+  });
+
+  it("goes one step back over its own dressing, where that came first", async () => {
+    on("POST", "/api/plans/p/undo", ({ body }) =>
+      body.version === held.version
+        ? { data: (held = plan(held.version + 1)) }
+        : refuse(409, "It was dressed meanwhile.", { current: held }),
+    );
+    await plans.day(plans.here as Plan, { key: "a", doing: "other", other: 0 });
+    expect(plans.work.busy).toBe(true);
+    // The worker has written what it found, and nobody has asked since.
+    held = plan(held.version + 1);
+    await history.undo();
+    expect(sent("/api/plans/p/undo").map((body) => body.version)).toEqual([2, 3]);
+    expect(plans.here?.version).toBe(4);
+  });
+
   it("shows theirs where somebody else was quicker", async () => {
     const here = plans.here as Plan;
     held = plan(5);

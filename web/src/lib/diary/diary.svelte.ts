@@ -210,7 +210,8 @@ export class Diary {
     if ("refusal" in told) notice.say(told.refusal.message);
     await this.load();
     if ("refusal" in told) return;
-    this.at = told.data.key;
+    // What is open beside stays open: a moved day has another key.
+    if (this.at === one.key) this.at = told.data.key;
     const apart = told.data.id !== one.id;
     if (undo && !apart)
       this.history.add({

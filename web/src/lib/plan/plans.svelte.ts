@@ -1,5 +1,5 @@
 /** A client's weeks and trips on the screen: begun, dressed, a day changed, packed; and what was worn. */
-import { api, ask, type Schemas } from "../api/client";
+import { api, ask, type Refusal, type Schemas } from "../api/client";
 import type { History } from "../client/history.svelte";
 import { Work, type Job } from "../edit/work.svelte";
 import { Drawings } from "../outfits/drawings.svelte";
@@ -161,8 +161,9 @@ export class Plans {
   /** Change one day by hand, and have the rest give way. */
   async day(plan: Plan, doing: Doing, again = true): Promise<void> {
     const params = { path: { plan_id: plan.id } };
-    const body = { version: plan.version, ...doing };
-    if (!this.#take(await ask(api.PATCH("/api/plans/{plan_id}/day", { params, body })))) return;
+    const change = (version: number) =>
+      ask(api.PATCH("/api/plans/{plan_id}/day", { params, body: { version, ...doing } }));
+    if (!this.#take(await this.#whileDressed(plan, change))) return;
     this.history.add({
       name: `a change of a day of ${plan.name}`,
       undo: () => this.back(plan.id),
@@ -175,7 +176,21 @@ export class Plans {
     const plan = this.plans?.find((one) => one.id === id);
     if (!plan) return;
     const params = { path: { plan_id: id } };
-    this.#take(await ask(api.POST("/api/plans/{plan_id}/undo", { params, body: { version: plan.version } })));
+    const undo = (version: number) =>
+      ask(api.POST("/api/plans/{plan_id}/undo", { params, body: { version } }));
+    this.#take(await this.#whileDressed(plan, undo));
+  }
+
+  /** A change by hand while days are being dressed: where that came first the plan is another, by our own doing, and the change is
+   * made on it; one step back undoes both. */
+  async #whileDressed<T extends { data: Plan } | { refusal: Refusal }>(
+    plan: Plan,
+    change: (version: number) => Promise<T>,
+  ): Promise<T> {
+    const dressing = this.#dressing || this.work.busy;
+    const told = await change(plan.version);
+    const current = "refusal" in told ? (told.refusal.current as Plan | undefined) : undefined;
+    return dressing && current ? change(current.version) : told;
   }
 
   async tick(plan: Plan, piece: string, on: boolean): Promise<void> {
