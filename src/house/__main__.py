@@ -5,7 +5,6 @@ from __future__ import annotations
 import argparse
 import errno
 import os
-import shutil
 import signal
 import subprocess
 import sys
@@ -13,11 +12,10 @@ from collections.abc import Callable
 from pathlib import Path
 
 from house import keeping, production, setup
-from house.debian import ensure_browser
-from house.places import PYTHON, ROOT
-from house.postgres import temporary_cluster
+from house.places import PYTHON
 from house.serve import DEFAULT_PORT, demo, dev
-from house.steps import Trouble, check_room, open_house, say
+from house.steps import Trouble, open_house, say
+from house.testing import in_test_cluster, test
 
 #: What is done to a studio that is served for real (docs/operating.md).
 STUDIO_WORDS = {
@@ -28,24 +26,6 @@ STUDIO_WORDS = {
     "restore": "bring a copy back into an empty place",
     "upgrade": "bring the database to this version; where that fails, all is as before",
 }
-
-
-def in_test_cluster(command: list[str]) -> int:
-    """Run a command against a temporary cluster of its own, which is taken away afterwards."""
-    check_room()
-    open_house()
-    setup.python_packages(tests=True)
-    setup.front_end()
-    ensure_browser()
-    cluster = temporary_cluster()
-    try:
-        env = setup.environment(cluster.environment(cluster.start()))
-        return subprocess.run(
-            [str(PYTHON), "-m", *command], cwd=ROOT, env={**os.environ, **env}, check=False
-        ).returncode
-    finally:
-        cluster.stop()
-        shutil.rmtree(cluster.data.parent, ignore_errors=True)
 
 
 def judge(words: list[str]) -> int:
@@ -92,7 +72,11 @@ def main() -> int:
             word.add_argument("--listen", default=f"127.0.0.1:{DEFAULT_PORT}", metavar="ADDRESS:PORT")
             word.add_argument("--workers", type=int, default=os.cpu_count() or 2, help="of the application; 0 for none")
             word.add_argument("--queue", type=int, default=1, help="workers of the queue; 0 for none")
-    words.add_parser("test", help="set up and run the tests; takes pytest's arguments", add_help=False)
+    words.add_parser(
+        "test",
+        help="set up and run the tests, all in two halves side by side, or as pytest's arguments say",
+        add_help=False,
+    )
     words.add_parser("judge", help="hold the engine against judged cases", add_help=False)
     words.add_parser("outfits", help="every look of a wardrobe, best first", add_help=False)
     words.add_parser("bench", help="print the engine's figures", add_help=False)
@@ -116,7 +100,7 @@ def main() -> int:
         "check": lambda: keeping.check(known.file, known.identity),
         "restore": lambda: keeping.restore(known.file, known.settings, known.identity),
         "upgrade": lambda: keeping.upgrade(known.settings),
-        "test": lambda: in_test_cluster(["pytest", *rest]),
+        "test": lambda: test(rest),
         "bench": lambda: in_test_cluster(["bench", *rest]),
         "load": lambda: in_test_cluster(["load", *rest]),
         "torture": lambda: in_test_cluster(["torture", *rest]),

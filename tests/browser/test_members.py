@@ -242,6 +242,7 @@ def test_what_an_apprentice_measures_is_confirmed_and_a_client_is_theirs_alone(s
     for wanted in ("Juno Pell", "those ticked alone"):
         stylist.called(wanted, "label", whole=False).find_element("css selector", "input").click()
     stylist.wait(lambda: len([one for one in stylist.all("main input[type=checkbox]") if one.is_selected()]) == 1)
+    stylist.wait(lambda: not stylist.all("[aria-busy=true]"), "it is kept")
     address = stylist.driver.current_url.split("#")[0]
     leave(stylist)
     stylist.sign_in(STYLISTS[1][0])

@@ -2,16 +2,19 @@
 
 from __future__ import annotations
 
+import contextlib
 import os
 import shutil
 import socket
 import subprocess
 import sys
+from collections.abc import Iterator
 from pathlib import Path
+from types import SimpleNamespace
 
 import pytest
 
-from house import debian, postgres, serve, setup, steps, supervise
+from house import debian, places, postgres, serve, setup, steps, supervise, testing
 
 ROOT = Path(__file__).parents[2]
 
@@ -118,3 +121,25 @@ def test_a_second_server_in_the_same_folder_says_where_the_first_is(
     monkeypatch.setattr(serve, "HOUSE", tmp_path)
     with serve._alone(4711), pytest.raises(steps.Trouble, match="4711"), serve._alone(4712):
         pass
+
+
+def test_every_folder_of_tests_is_in_one_half() -> None:
+    folders = {f"tests/{one.parent.name}" for one in (places.ROOT / "tests").glob("*/test_*.py")}
+    assert folders <= {*testing.AT_THE_SCREEN, *testing.OTHERS}
+    assert not set(testing.AT_THE_SCREEN) & set(testing.OTHERS)
+
+
+@pytest.mark.parametrize(("ended", "whole"), [((0, 0), 0), ((0, 1), 1), ((-9, 0), 9), ((5, 0), 0), ((5, 5), 5)])
+def test_the_tests_pass_where_both_halves_do(
+    ended: tuple[int, int], whole: int, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    codes = iter(reversed(ended))
+
+    @contextlib.contextmanager
+    def begun(command: list[str], told: object = None) -> Iterator[SimpleNamespace]:
+        code = next(codes)
+        yield SimpleNamespace(wait=lambda: code)
+
+    monkeypatch.setattr(testing, "_set_up", lambda: None)
+    monkeypatch.setattr(testing, "_begun", begun)
+    assert testing.test([]) == whole

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import uuid
 from datetime import date
 from typing import Any
 
@@ -118,13 +119,17 @@ def test_what_reviews_say_is_heard_before_it_is_bought(house: House) -> None:
         "Straight jeans, front rise 27 cm, inseam 70 cm. Reviews: came up small, knees bag out after an hour, shrinks."
     )
     told = house.api.ask("POST", path, {"text": text, "heel_cm": 2}).told
-    assert [line.split(":")[0] for line in told["advice"][:3]] == [
+    assert [line.split(":")[0] for line in told["reviews"]] == [
         "Reviews say that the knees bag",
         "Reviews say that it shrinks",
         "Reviews say that it runs small",
     ]
     plain = house.api.ask("POST", path, {"text": "Straight jeans, front rise 27 cm, inseam 70 cm", "heel_cm": 2}).told
-    assert not any("Reviews" in line for line in plain["advice"])
+    assert plain["reviews"] == []
+    # Hung on the rack, the piece keeps what was said of it.
+    body = {"id": str(uuid.uuid4()), "piece": told["piece"], "note": " ".join(told["reviews"])}
+    piece = house.api.ask("POST", f"/clients/{house.client.id}/rack/pieces", body).told
+    assert "it shrinks" in piece["facts"]["note"]
 
 
 def test_the_shops_are_asked_for_the_figures_of_a_piece_that_is_loved(

@@ -11,6 +11,7 @@ from typing import Any
 
 from django.db import connection, transaction
 from ninja import Status
+from psycopg import Cursor
 
 from studio.audit.words import Kind, called
 from studio.members.devices import device_of
@@ -25,13 +26,13 @@ SAME_LOOK = timedelta(minutes=10)
 
 _INSERT = """
 INSERT INTO audit_entry (studio_id, at, by_id, subject, kind, area, place, device)
-SELECT %(studio)s, now(), %(by)s, {subject}, %(kind)s, %(area)s, %(place)s, %(device)s {source}
+SELECT %(studio)s::bigint, now(), %(by)s::bigint, {subject}, %(kind)s::text, %(area)s::text, %(place)s::text, %(device)s::text {source}
 """
-_OF_CLIENT = ("c.subject", "FROM people_client c WHERE c.id = %(client)s")
+_OF_CLIENT = ("c.subject", "FROM people_client c WHERE c.id = %(client)s::uuid")
 _OF_SUBJECT = ("%(subject)s::uuid", "WHERE true")
 _UNLESS_SEEN = """
-AND NOT EXISTS (SELECT 1 FROM audit_entry e WHERE e.subject = {subject} AND e.by_id = %(by)s AND e.area = %(area)s
-AND e.kind = 'look' AND e.at > now() - %(within)s)
+AND NOT EXISTS (SELECT 1 FROM audit_entry e WHERE e.subject = {subject} AND e.by_id = %(by)s::bigint AND e.area = %(area)s::text
+AND e.kind = 'look' AND e.at > now() - %(within)s::interval)
 """
 Operation = Callable[..., Any]
 Look = tuple[int, str, str]
@@ -89,13 +90,19 @@ def write(request: Any, kind: Kind, area: str, client_id: Any, subject: Any = No
         "within": SAME_LOOK,
         "device": device_of(request.headers.get("User-Agent", "")),
     }
-    with nullcontext() if connection.in_atomic_block else transaction_of(member), connection.cursor() as cursor:
-        cursor.execute(statement, told)
-        written = cursor.rowcount == 1
+    with nullcontext() if connection.in_atomic_block else transaction_of(member):
+        written = _added(statement, told)
     if look is not None:
         lasts = (SAME_LOOK if written else ASKED_AGAIN).total_seconds()
         # Only once it is kept: what is taken back was not recorded.
         transaction.on_commit(lambda: _remember(look, monotonic() + lasts))
+
+
+def _added(statement: str, told: dict[str, Any]) -> bool:
+    """Run a statement that adds an entry; whether it did. The database keeps it prepared: to plan it takes longer than to add."""
+    connection.ensure_connection()
+    with connection.wrap_database_errors, Cursor(connection.connection) as cursor:
+        return cursor.execute(statement, told, prepare=True).rowcount == 1
 
 
 def _remember(look: Look, until: float) -> None:

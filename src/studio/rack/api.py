@@ -19,6 +19,7 @@ from craft.cloth.words import figure_name, said, unit_of
 from craft.draw.flat_lines import flat_lines
 from craft.draw.flats import flat_of
 from craft.fit import Landed
+from craft.formats.brief_form import Said
 from craft.formats.rack_form import Facts
 from studio.access import Requires
 from studio.charts.services import label_says
@@ -61,12 +62,13 @@ class LinesOut(BaseModel):
 
 
 class Hung(BaseModel):
-    """A piece of a shop or a chart: its words and figures, whose it is and in which size."""
+    """A piece of a shop or a chart: its words and figures, whose it is and in which size, and what is to be noted of it."""
 
     id: UUID
     piece: Annotated[dict[str, Any], Field(max_length=60)]
     maker: MaybeName = ""
     label_size: Annotated[str, StringConstraints(strip_whitespace=True, max_length=20)] = ""
+    note: Said = ""
 
 
 class PieceChange(BaseModel):
@@ -246,7 +248,7 @@ def hang_lines(request: MemberRequest, client_id: UUID, given: Lines) -> Any:
 @router.post("/clients/{uuid:client_id}/rack/pieces", response={201: RackPieceOut, 422: Refusal})
 def hang_piece(request: MemberRequest, client_id: UUID, given: Hung, heel_cm: Heel = 2.0) -> Any:
     """Hang a piece as it was placed: from a shop, a chart or a pasted description."""
-    facts = Facts(maker=given.maker, label_size=given.label_size)
+    facts = Facts(maker=given.maker, label_size=given.label_size, note=given.note)
     row = services.hang_piece(request.user, client_id, given.id, given.piece, facts)
     return Status(201, _one(request, row.id, heel_cm).piece)
 

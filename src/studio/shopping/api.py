@@ -140,7 +140,8 @@ class PlacedOut(BaseModel):
     edges: list[EdgeAt]
     eases: list[EaseAt]
     checks: list[CheckOut]
-    #: What reviews say of it, and why it is better left in the shop.
+    #: What reviews say of it, which goes along with the piece; and why it is better left in the shop.
+    reviews: list[str] = []
     advice: list[str] = []
 
 
@@ -232,7 +233,7 @@ def placed(request: MemberRequest, client_id: UUID, given: Pasted) -> Any:
     told, landed = services.read_and_land(shopper, given.text, given.heel_cm)
     found = placed_out(landed, _read(told.piece, told.doubled), list(told.unread), shopper.unit)
     leave = [why.say(shopper.unit) for why in not_bought(landed)]
-    return found.model_copy(update={"advice": [*reviews_say(given.text), *leave]})
+    return found.model_copy(update={"reviews": list(reviews_say(given.text)), "advice": leave})
 
 
 def _read(piece: Piece, doubled: Collection[str] = ()) -> list[FigureRead]:

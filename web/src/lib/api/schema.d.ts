@@ -6012,7 +6012,7 @@ export interface components {
         };
         /**
          * Hung
-         * @description A piece of a shop or a chart: its words and figures, whose it is and in which size.
+         * @description A piece of a shop or a chart: its words and figures, whose it is and in which size, and what is to be noted of it.
          */
         Hung: {
             /**
@@ -6034,6 +6034,11 @@ export interface components {
              * @default
              */
             label_size: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
         };
         /** Added */
         Added: {
@@ -6234,6 +6239,11 @@ export interface components {
             eases: components["schemas"]["EaseAt"][];
             /** Checks */
             checks: components["schemas"]["CheckOut"][];
+            /**
+             * Reviews
+             * @default []
+             */
+            reviews: string[];
             /**
              * Advice
              * @default []

@@ -8,6 +8,7 @@
   import type { Shop } from "./shop.svelte";
 
   const { shop, clientId }: { shop: Shop; clientId: string } = $props();
+  const warnings = $derived([...(shop.placed?.reviews ?? []), ...(shop.placed?.advice ?? [])]);
   const heels = $derived(heelsFor(shop.numbers?.heels ?? true));
   const EXAMPLE = "High-rise straight jeans, 2 % elastane. Front rise 27 cm, inseam 30in, leg opening 19 cm";
 
@@ -76,9 +77,9 @@
     {#if shop.placed.unread.length}
       <p class="mt-1 text-sm text-bark">Not used for this kind: {shop.placed.unread.map(said).join(", ")}.</p>
     {/if}
-    {#if shop.placed.advice?.length}
+    {#if warnings.length}
       <ul class="mt-1 text-sm" data-testid="buying" aria-label="Before it is bought">
-        {#each shop.placed.advice as line (line)}<li class="mt-1.5 border-l-2 border-madder pl-2">
+        {#each warnings as line (line)}<li class="mt-1.5 border-l-2 border-madder pl-2">
             {line}
           </li>{/each}
       </ul>

@@ -77,7 +77,9 @@ export class Shop {
     const { placed, from } = this;
     if (!placed) return null;
     const whose = from ?? { maker: "", label_size: "" };
-    const body = { id: crypto.randomUUID(), piece: placed.piece, ...whose };
+    // What reviews warn of is remembered when the piece is judged at home.
+    const note = (placed.reviews ?? []).join(" ").slice(0, 600);
+    const body = { id: crypto.randomUUID(), piece: placed.piece, ...whose, note };
     const told = await ask(api.POST("/api/clients/{client_id}/rack/pieces", { ...this.#path(), body }));
     if ("refusal" in told) this.unread = told.refusal.message;
     return "data" in told ? told.data.title : null;

@@ -13,18 +13,27 @@
     held?.colleagues.filter((one) => ["stylist", "apprentice"].includes(one.role)) ?? [],
   );
 
-  onMount(async () => {
+  async function load() {
     const told = await ask(api.GET("/api/clients/{client_id}/assigned", path));
     if ("data" in told) held = told.data;
     else trouble = told.refusal.message;
-  });
+  }
+  onMount(load);
 
-  async function put(restricted: boolean, members: number[]) {
-    const told = await ask(
-      api.PUT("/api/clients/{client_id}/assigned", { ...path, body: { restricted, members } }),
-    );
-    trouble = "refusal" in told ? told.refusal.message : null;
-    if ("data" in told) held = told.data;
+  /** It stands so at once; what is sent goes one after the other, each with all that was said before it. */
+  let sending: Promise<unknown> = Promise.resolve();
+  let waiting = $state(0);
+  function put(change: Partial<Pick<Schemas["AssignedOut"], "restricted" | "members">>) {
+    if (!held) return;
+    const now = (held = { ...held, ...change });
+    waiting += 1;
+    sending = sending.then(async () => {
+      const body = { restricted: now.restricted, members: now.members };
+      const told = await ask(api.PUT("/api/clients/{client_id}/assigned", { ...path, body }));
+      trouble = "refusal" in told ? told.refusal.message : null;
+      if ("refusal" in told) await load();
+      waiting -= 1;
+    });
   }
   const toggled = (id: number, on: boolean): number[] =>
     on ? [...(held?.members ?? []), id] : (held?.members ?? []).filter((one) => one !== id);
@@ -32,22 +41,18 @@
 
 {#if held}
   {@const row = held}
-  <div class="mt-2 space-y-1">
+  <div class="mt-2 space-y-1" aria-busy={waiting > 0}>
     <label class="flex min-h-8 items-center gap-2"
       ><input
         type="radio"
         name="open"
         checked={!row.restricted}
-        onchange={() => void put(false, row.members)}
+        onchange={() => put({ restricted: false })}
       /> the stylists of the studio, and those ticked</label
     >
     <label class="flex min-h-8 items-center gap-2"
-      ><input
-        type="radio"
-        name="open"
-        checked={row.restricted}
-        onchange={() => void put(true, row.members)}
-      /> those ticked alone</label
+      ><input type="radio" name="open" checked={row.restricted} onchange={() => put({ restricted: true })} /> those
+      ticked alone</label
     >
     <ul class="border-l border-rule pl-4">
       {#each among as one (one.id)}
@@ -56,7 +61,7 @@
             ><input
               type="checkbox"
               checked={row.members.includes(one.id)}
-              onchange={(event) => void put(row.restricted, toggled(one.id, event.currentTarget.checked))}
+              onchange={(event) => put({ members: toggled(one.id, event.currentTarget.checked) })}
             />
             {one.name} <span class="text-sm text-bark">{ROLES[one.role].name.toLowerCase()}</span></label
           >

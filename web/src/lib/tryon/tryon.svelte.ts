@@ -266,7 +266,6 @@ export class TryOn {
       const told = await ask(api.POST("/api/trials/{trial_id}/correct", { params, body }));
       if ("data" in told) this.#put(told.data);
       else this.wrong = told.refusal.message;
-      if ("data" in told) await this.load();
       return "data" in told;
     };
     const back = async () => {
@@ -274,12 +273,13 @@ export class TryOn {
       if ("data" in told) this.#put(told.data);
       await this.load();
     };
-    if (await take())
-      this.history.add({
-        name: `correcting the ${label}`,
-        undo: back,
-        redo: async () => void (await take()),
-      });
+    const again = async () => {
+      if (await take()) await this.load();
+    };
+    if (!(await take())) return;
+    // What is seen to be done can be undone at once, before the rest is read anew.
+    this.history.add({ name: `correcting the ${label}`, undo: back, redo: again });
+    await this.load();
   }
 
   #arrived(what: Unsent, told: unknown): void {
@@ -319,6 +319,7 @@ function unexpected(line: string): Expected {
     edges: [],
     eases: [],
     checks: [],
+    reviews: [],
     advice: [],
   };
   return {
