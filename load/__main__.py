@@ -77,11 +77,21 @@ class Watched:
         return " ".join(f"{one:.0f}" for one in self.seen)
 
 
-def waiting(port: int) -> str:
-    """How much waits in the queue."""
+def metric(port: int, name: str) -> float:
+    """A metric of a server, all of its labels together."""
     with urllib.request.urlopen(f"http://127.0.0.1:{port}/metrics", timeout=20) as answer:
         lines = answer.read().decode().splitlines()
-    return next((line.split()[-1] for line in lines if line.startswith("basilwood_queue_waiting ")), "?")
+    return sum(float(line.split()[-1]) for line in lines if line and line.split("{")[0].split()[0] == name)
+
+
+def watched(port: int) -> str:
+    """How much waits in the queue, and what the record of who saw what took of all requests' time."""
+    record, requests = (metric(port, f"basilwood_{of}_seconds_sum") for of in ("record", "request"))
+    entries, asked = (metric(port, f"basilwood_{of}_seconds_count") for of in ("record", "request"))
+    return (
+        f"{metric(port, 'basilwood_queue_waiting'):.0f} waiting in the queue; the record of who saw what asked the database at "
+        f"{entries:.0f} of {asked:.0f} requests and took {100 * record / max(requests, 1e-9):.2f} % of their time"
+    )
 
 
 def work(ports: list[int], stylists: int, seconds: float, folder: Path, waits: str) -> list[dict[str, str]]:
@@ -156,14 +166,14 @@ def main() -> None:
     print(f"{many}: filled in {time.monotonic() - began:.0f} s")
     for servers in asked.servers:
         with served(env, servers) as running, tempfile.TemporaryDirectory() as folder:
-            watched = Watched([server for _, server in running])
+            watch = Watched([server for _, server in running])
             print(
                 f"\n{asked.stylists} stylists for {asked.minutes:g} minutes, {servers} server{'s' * (servers > 1)}:",
                 flush=True,
             )
             rows = work([port for port, _ in running], asked.stylists, asked.minutes * 60, Path(folder), asked.waits)
             told(rows)
-            print(f"  memory, MB, each half minute: {watched.told()}; {waiting(running[0][0])} waiting in the queue")
+            print(f"  memory, MB, each half minute: {watch.told()}; {watched(running[0][0])}")
 
 
 if __name__ == "__main__":

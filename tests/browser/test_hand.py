@@ -54,11 +54,13 @@ def dressed(stylist: Stylist) -> list[str]:
         state = stylist.find("[data-testid=plan-work]").get_attribute("data-state")
         return state == "done" and all("Nothing" not in day.text for day in stylist.all("[data-day]"))
 
-    for _ in range(4):
+    for _ in range(3):
+        # Three cold tables may take longer than one wait.
         with contextlib.suppress(AssertionError):
             stylist.wait(done)
             break
-    assert done()
+    else:
+        stylist.wait(done)
     return [
         ", ".join(piece.text for piece in day.find_elements("css selector", ".piece span"))
         for day in stylist.all("[data-day]")

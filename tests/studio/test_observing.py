@@ -53,10 +53,22 @@ def test_what_breaks_is_told_by_its_kind_and_its_way(house: House, monkeypatch: 
     assert logging_config()["loggers"]["basilwood.request"]["level"] == "CRITICAL"
 
 
+def recorded(metrics: str) -> float:
+    """How many entries the record was asked for."""
+    (line,) = (line for line in metrics.splitlines() if line.startswith("basilwood_record_seconds_count "))
+    return float(line.split()[-1])
+
+
 def test_figures_are_for_this_machine_or_for_whoever_has_the_token(house: House, settings: Any) -> None:
     browser = house.api.browser
     browser.get(f"/api/clients/{house.client.id}/looks")
     told = browser.get("/metrics").content.decode()
+    # What the record of who saw what takes of it is there beside: one entry for a first look, and none for the next.
+    assert told.count("basilwood_record_seconds_count") == 1
+    before = recorded(told)
+    for _ in range(2):
+        house.api.ask("GET", f"/clients/{house.client.id}/shopping")
+    assert recorded(browser.get("/metrics").content.decode()) == before + 1
     assert 'route="api/clients/<uuid:client_id>/looks",status="200"' in told and "basilwood_queue_waiting" in told
     assert browser.get("/metrics", REMOTE_ADDR="10.1.1.1").status_code == 404
     settings.METRICS_TOKEN = "a-token-of-ours"

@@ -11,6 +11,7 @@ from typing import Any
 
 from django.db import connection, transaction
 from ninja import Status
+from prometheus_client import Summary
 from psycopg import Cursor
 
 from studio.audit.words import Kind, called
@@ -34,6 +35,8 @@ _UNLESS_SEEN = """
 AND NOT EXISTS (SELECT 1 FROM audit_entry e WHERE e.subject = {subject} AND e.by_id = %(by)s::bigint AND e.area = %(area)s::text
 AND e.kind = 'look' AND e.at > now() - %(within)s::interval)
 """
+#: What the record costs of all that requests take.
+RECORDED = Summary("basilwood_record_seconds", "How long entries of the record of who saw what took")
 Operation = Callable[..., Any]
 Look = tuple[int, str, str]
 #: Looks that this process knows to be on record, and until when it need not ask the database again: its own for as long as they
@@ -90,7 +93,7 @@ def write(request: Any, kind: Kind, area: str, client_id: Any, subject: Any = No
         "within": SAME_LOOK,
         "device": device_of(request.headers.get("User-Agent", "")),
     }
-    with nullcontext() if connection.in_atomic_block else transaction_of(member):
+    with RECORDED.time(), nullcontext() if connection.in_atomic_block else transaction_of(member):
         written = _added(statement, told)
     if look is not None:
         lasts = (SAME_LOOK if written else ASKED_AGAIN).total_seconds()

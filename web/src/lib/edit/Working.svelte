@@ -2,22 +2,29 @@
   /** How far long work is, why it could not be done; stopped and asked for again. */
   import type { Job, Work } from "./work.svelte";
 
-  const { work, what, testid = "work" }: { work: Work<T>; what: string; testid?: string } = $props();
-  const share = $derived(Math.round(100 * (work.job?.done ?? 0)));
+  interface Props {
+    work: Work<T>;
+    what: string;
+    testid?: string;
+    /** Whether it is asked for anew, and no answer has come yet. */
+    asked?: boolean;
+  }
+  const { work, what, testid = "work", asked = false }: Props = $props();
+  const share = $derived(work.busy ? Math.round(100 * (work.job?.done ?? 0)) : 0);
 </script>
 
 <div
-  class="flex flex-wrap items-center gap-x-3 text-sm {work.done ? '' : 'min-h-8'}"
+  class="flex flex-wrap items-center gap-x-3 text-sm {work.done && !asked ? '' : 'min-h-8'}"
   role="status"
   data-testid={testid}
-  data-state={work.trouble ? "trouble" : (work.job?.state ?? "asking")}
+  data-state={work.trouble ? "trouble" : asked ? "asking" : (work.job?.state ?? "asking")}
 >
   {#if work.trouble}
     <span role="alert" class="text-madder">{work.trouble}</span>
     <button class="quiet" onclick={() => void work.ask()}>Try again</button>
   {:else if !work.job}
     <span class="text-bark">Asking…</span>
-  {:else if work.busy}
+  {:else if work.busy || asked}
     <span>{what}</span>
     <progress class="h-2 w-40" max="100" value={share} aria-label="How much is done">{share} %</progress>
     <span class="tabular-nums">{share} %</span>

@@ -201,6 +201,7 @@
         <Asks {plans} {plan} />
         {#if plans.work.job || plans.work.trouble}<Working
             work={plans.work}
+            asked={plans.asked}
             what="Dressing the days"
             testid="plan-work"
           />{/if}

@@ -32,6 +32,8 @@ export class Plans {
   trouble = $state<string | null>(null);
   readonly drawings: Drawings;
   readonly work: Work<{ job: Job }>;
+  /** Whether days are to be dressed, and the server has not answered yet. */
+  asked = $state(false);
   /** Whether the next question has the plan dressed, or only looks what became of it. */
   #dressing = false;
 
@@ -154,8 +156,9 @@ export class Plans {
 
   /** Dress the days: what is kept stays, and the rest gives way as little as possible. */
   async dress(): Promise<void> {
-    this.#dressing = true;
+    this.#dressing = this.asked = true;
     await this.work.ask();
+    this.asked = false;
   }
 
   /** Change one day by hand, and have the rest give way. */
@@ -187,7 +190,7 @@ export class Plans {
     plan: Plan,
     change: (version: number) => Promise<T>,
   ): Promise<T> {
-    const dressing = this.#dressing || this.work.busy;
+    const dressing = this.asked || this.work.busy;
     const told = await change(plan.version);
     const current = "refusal" in told ? (told.refusal.current as Plan | undefined) : undefined;
     return dressing && current ? change(current.version) : told;
