@@ -41,7 +41,7 @@ class PieceRow:
     words: Mapping[str, Any] = field(compare=False)
 
 
-@lru_cache(maxsize=20_000)
+@lru_cache(maxsize=10_000)
 def stored_piece(row: PieceRow) -> Piece | None:
     """The piece that a row holds, or None where it cannot be read, which is logged."""
     try:

@@ -77,7 +77,7 @@ def draw_flat(body: Body, landed: Landed) -> tuple[Shape, ...]:
     return flat_of(body, landed.piece).shapes
 
 
-@lru_cache(maxsize=8192)
+@lru_cache(maxsize=1024)
 def flat_of(body: Body, piece: Piece) -> Flat:
     """The piece laid flat, with its frames; the same in whatever shoes it is worn, so it is drawn once."""
     landed = land(body, piece)

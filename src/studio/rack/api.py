@@ -163,7 +163,11 @@ class RackDetail(BaseModel):
     off_label: list[OffLabel]
 
 
-@lru_cache(maxsize=8192)
+#: So many pieces' drawings and answers are kept at hand: seven and fourteen large racks.
+FLATS, ANSWERS = 2048, 4096
+
+
+@lru_cache(maxsize=FLATS)
 def _flat(body: Body, piece: Piece) -> list[DrawnShape]:
     """A piece's flat, which is the same in every heel: a rack is looked at again and again."""
     return drawn(flat_of(body, piece).shapes)
@@ -184,7 +188,7 @@ class _Row:
     row: RackPiece = field(compare=False)
 
 
-@lru_cache(maxsize=4096)
+@lru_cache(maxsize=ANSWERS)
 def _piece_out(of: _Row, landed: Landed, body: Body) -> RackPieceOut:
     row, picture = of.row, of.picture
     piece = landed.piece
