@@ -164,3 +164,34 @@ def house(db: None) -> House:
 @pytest.fixture
 def other(db: None) -> House:
     return furnish("Birch", "bo@birch.example")
+
+
+TROUSERS, TEE, LOAFERS = "olive straight trousers high rise, ankle", "white thin tee", "brown loafers"
+HANGING = (TROUSERS, TEE, LOAFERS, "black slingbacks", "navy blazer", "gold necklace", "cream knit")
+
+
+def words(text: str, **more: Any) -> dict[str, Any]:
+    return {"is": text, **more}
+
+
+@pytest.fixture
+def dressed(house: House) -> dict[str, Any]:
+    """A client with a rack, a week and a look of three pieces, and the card of it."""
+    for measure, cm in (("stature", "166"), ("waist", "73.5"), ("hip", "99.5"), ("bust", "94.5")):
+        house.take(measure, cm)
+    week = [{"occasion": "relaxed_office", "share": 60}, {"occasion": "dinner", "share": 40, "dress_code": "smart"}]
+    house.client.brief = {"week": week}
+    house.client.save()
+    given = [{"id": str(uuid.uuid4()), "line": line} for line in HANGING]
+    told = house.api.ask("POST", f"/clients/{house.client.id}/rack/lines", {"lines": given}).told["lines"]
+    hung = {line: piece["id"] for line, piece in zip(HANGING, told, strict=True)}
+    on = [
+        words("trousers", cut="straight", colour="olive", rise="high", hem="ankle"),
+        words("tee", colour="white", fabric=["thin"], tuck="front"),
+        words("loafers", colour="brown"),
+    ]
+    links_of = {"bottom": hung[TROUSERS], "top": hung[TEE], "shoes": hung[LOAFERS]}
+    look = house.keep("Market day", on, from_rack=links_of).told
+    card = house.api.ask("POST", f"/clients/{house.client.id}/cards", {"id": str(uuid.uuid4()), "look_id": look["id"]})
+    assert card.status_code == 201, card.told
+    return {"look": look, "card": card.told, "hung": hung}

@@ -16,7 +16,7 @@ from studio.members.services import add_member
 from studio.people.models import Client
 from studio.policy import Role
 from tests.studio.conftest import House, joined
-from tests.studio.test_handover import Visitor
+from tests.studio.test_links import Visitor
 
 ZONE = "Europe/Paris"
 

@@ -14,7 +14,7 @@ from studio.bodies.known import today
 from studio.plan.models import Worn
 from tests.studio.conftest import House
 from tests.studio.test_edit import hang_lines
-from tests.studio.test_handover import Visitor, link, reads
+from tests.studio.test_links import Visitor, link, reads
 from tests.studio.test_outfits import work
 
 LINES = (

@@ -10,6 +10,8 @@ import { Hand } from "../../src/lib/hand/hand.svelte";
 import LetterView from "../../src/lib/hand/LetterView.svelte";
 import ClientPicker from "../../src/lib/people/ClientPicker.svelte";
 import Asks from "../../src/lib/plan/Asks.svelte";
+import OpenTo from "../../src/lib/studio/OpenTo.svelte";
+import LikeThis from "../../src/lib/rack/LikeThis.svelte";
 import type { Plan, Plans } from "../../src/lib/plan/plans.svelte";
 import { studio } from "../../src/lib/studio.svelte";
 import { notice } from "../../src/lib/ui/notice.svelte";
@@ -201,5 +203,76 @@ describe("letters", () => {
     await screen.findByText("That is no address.");
     expect(screen.getByLabelText<HTMLTextAreaElement>("text").value).toBe("Dear Petra");
     expect(sent("/api/clients/c/letters")[0]).toMatchObject({ to: "p@lune.example", send: true });
+  });
+});
+
+describe("to whom a client is open", () => {
+  const colleagues = [
+    { id: 1, name: "Tobin Lark", role: "stylist" },
+    { id: 2, name: "Juno Pell", role: "apprentice" },
+    { id: 3, name: "Lark Penn", role: "front_desk" },
+  ];
+  let kept: { restricted: boolean; members: number[] };
+  const shown = async () => {
+    kept = { restricted: false, members: [] };
+    on("GET", "/api/clients/c/assigned", () => ({ data: { ...kept, colleagues } }));
+    on("PUT", "/api/clients/c/assigned", async ({ body }) => {
+      await Promise.resolve();
+      kept = body as typeof kept;
+      return { data: { ...kept, colleagues } };
+    });
+    render(OpenTo, { client: "c" });
+    await screen.findByLabelText(/Juno Pell/);
+  };
+
+  it("keeps both of two quick clicks, and names the front desk to nobody", async () => {
+    await shown();
+    screen.getByLabelText(/Juno Pell/).click();
+    screen.getByLabelText(/those ticked alone/).click();
+    await settled();
+    expect(kept).toEqual({ restricted: true, members: [2] });
+    expect(screen.queryByLabelText(/Lark Penn/)).toBeNull();
+  });
+
+  it("stands as it was where that is refused", async () => {
+    await shown();
+    on("PUT", "/api/clients/c/assigned", () => refuse(403, "Not for an apprentice."));
+    screen.getByLabelText(/Tobin Lark/).click();
+    await screen.findByText("Not for an apprentice.");
+    await vi.waitFor(() => expect(screen.getByLabelText<HTMLInputElement>(/Tobin Lark/).checked).toBe(false));
+  });
+});
+
+describe("shopping for a piece's figures", () => {
+  const piece = { id: "p", version: 1, title: "jeans" };
+  const offer = { name: "Straight leg", maker: "Fenwick Loom", size: "M", price: "80 EUR", id: "x" };
+  const differs = [
+    { figure: "inseam", cm: -1.5 },
+    { figure: "waist", cm: 2 },
+    { figure: "hip", cm: 0 },
+  ];
+
+  it("says what differs and what is not told", async () => {
+    const like = {
+      offer: { ...offer, placed: { stance: "fits" } },
+      differs,
+      untold: ["thigh"],
+      other_words: ["mid"],
+    };
+    on("GET", "/api/rack/p/like", () => ({ data: { figures: ["waist", "hip", "inseam"], likes: [like] } }));
+    render(LikeThis, { piece: piece as never });
+    await userEvent.click(screen.getByRole("button", { name: "Shop for its figures" }));
+    await screen.findByText("Straight leg");
+    screen.getByText("same hip; inseam 1.5 cm shorter; waist 2 cm wider; mid instead; thigh not told.");
+  });
+
+  it("asks to measure it first, and says where the shops are silent", async () => {
+    on("GET", "/api/rack/p/like", () => refuse(503, "The shop does not answer."));
+    render(LikeThis, { piece: piece as never });
+    await userEvent.click(screen.getByRole("button", { name: "Shop for its figures" }));
+    await screen.findByText("The shop does not answer.");
+    on("GET", "/api/rack/p/like", () => ({ data: { figures: [], likes: [] } }));
+    await userEvent.click(screen.getByRole("button", { name: "Shop for its figures" }));
+    await screen.findByText(/Measure what sits well of it first/);
   });
 });
