@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Pictures from the tablet's camera or a folder: a line each says what it is; the colour is read from the picture. */
+  import { tick } from "svelte";
   import type { Edit } from "./edit.svelte";
 
   const { edit }: { edit: Edit } = $props();
@@ -19,6 +20,14 @@
     const files = [...(input.files ?? [])].slice(0, MOST - rows.length);
     input.value = "";
     rows = [...rows, ...files.map((file) => ({ id: crypto.randomUUID(), file, line: "", said: "" }))];
+  }
+
+  let list = $state<HTMLUListElement>();
+  /** One after the other with the camera: taken, and the hand is at its line. */
+  async function take(input: HTMLInputElement) {
+    choose(input);
+    await tick();
+    list?.querySelector<HTMLInputElement>("li:last-child input")?.focus();
   }
 
   /** A picture, small: drawn here, before anything is sent. */
@@ -51,6 +60,20 @@
 </script>
 
 <div class="mt-5 border-t border-grain pt-3">
+  <!-- Where a finger points there is a camera; elsewhere it would be the same as the files. -->
+  <label
+    class="press mr-2 hidden cursor-pointer focus-within:outline-2 focus-within:outline-leaf pointer-coarse:inline-block"
+  >
+    Take a picture
+    <input
+      type="file"
+      accept="image/*"
+      capture="environment"
+      class="sr-only"
+      aria-label="Take a picture of a piece to hang"
+      onchange={(event) => void take(event.currentTarget)}
+    />
+  </label>
   <label class="press cursor-pointer focus-within:outline-2 focus-within:outline-leaf">
     Pictures
     <input
@@ -65,7 +88,7 @@
   <span class="ml-2 text-sm text-bark"
     >A line says what each shows; its colours are read from the picture.</span
   >
-  <ul class="mt-2 space-y-2" data-testid="pictured">
+  <ul class="mt-2 space-y-2" data-testid="pictured" bind:this={list}>
     {#each rows as row, at (row.id)}
       <li class="flex items-center gap-3">
         <canvas
