@@ -2,6 +2,7 @@ import { beforeEach, describe, expect, it, vi } from "vitest";
 import { History } from "../src/lib/client/history.svelte";
 import { STEPS, keyOf } from "../src/lib/client/steps";
 import { Edit } from "../src/lib/edit/edit.svelte";
+import { Work, type Job } from "../src/lib/edit/work.svelte";
 import { broad, DECISIONS, money, near, outfits, percent } from "../src/lib/edit/words";
 import { notice } from "../src/lib/ui/notice.svelte";
 import { Rack } from "../src/lib/rack/rack.svelte";
@@ -150,5 +151,23 @@ describe("words", () => {
     expect(new Set(keys).size).toBe(keys.length);
     const steps = STEPS.map(([step]) => keyOf(step));
     expect(keys.filter((key) => [...steps, "T", "U"].includes(key))).toEqual([]);
+  });
+});
+
+describe("long work", () => {
+  it("goes on showing what was found before, while it is found anew", async () => {
+    const answers = ["done", "waiting", "done"].map((state, at) => ({
+      data: { at, job: { id: "j", state, done: 0, refused: "" } as Job },
+    }));
+    const work = new Work<{ at: number; job: Job }>(
+      async () => answers.shift() ?? { refusal: { message: "" } },
+    );
+    await work.ask();
+    expect(work.shown?.at).toBe(0);
+    await work.ask();
+    expect([work.busy, work.told?.at, work.shown?.at]).toEqual([true, 1, 0]);
+    await work.ask();
+    expect(work.shown?.at).toBe(2);
+    work.leave();
   });
 });

@@ -11,7 +11,7 @@
 
   const { edit, name }: { edit: Edit; name: string } = $props();
   $effect(() => untrack(() => void edit.gaps.ask()));
-  const told = $derived(edit.gaps.told);
+  const told = $derived(edit.gaps.shown);
   const gains = $derived(Object.fromEntries((told?.gains ?? []).map((one) => [one.key, one])));
   const of = (keys: string[]) => keys.flatMap((key) => gains[key] ?? []);
   const lead = $derived(of(told?.lead ?? []));
@@ -35,7 +35,10 @@
   what="Everything that might be bought is tried with everything that hangs."
   testid="gaps"
 />
-{#if told && edit.gaps.done}
+{#if told}
+  {#if !edit.gaps.done}<p class="py-1 text-sm text-bark" data-testid="as-before">
+      This is as it was before the change.
+    </p>{/if}
   {#if !lead.length && !small.length}
     <p class="py-4">Nothing that was tried makes one more outfit that works.</p>
   {/if}

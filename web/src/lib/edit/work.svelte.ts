@@ -17,6 +17,9 @@ export class Work<T extends { job: Job }> {
   readonly job = $derived(this.told?.job ?? null);
   readonly busy = $derived(this.job !== null && !settled(this.job.state));
   readonly done = $derived(this.job?.state === "done");
+  /** What was found last: it stands, as of before, while it is found anew. */
+  #last = $state.raw<T | null>(null);
+  readonly shown = $derived(this.done ? this.told : this.#last);
 
   async ask(): Promise<void> {
     const asked = ++this.#asked;
@@ -26,6 +29,7 @@ export class Work<T extends { job: Job }> {
     this.trouble = "refusal" in told ? told.refusal.message : null;
     if (!("data" in told)) return;
     this.told = told.data;
+    if (this.done) this.#last = told.data;
     if (this.busy) this.#later(asked, told.data.job.id);
   }
 
