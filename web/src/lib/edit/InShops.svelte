@@ -1,7 +1,7 @@
 <script lang="ts">
   /** Which real things of the shops fill a gap, in which size, and how each lands on this body. */
   import { api, ask, type Schemas } from "../api/client";
-  import Mark from "../ui/Mark.svelte";
+  import OfferLine from "../shop/OfferLine.svelte";
   import type { Edit } from "./edit.svelte";
   import { near } from "./words";
 
@@ -11,8 +11,6 @@
   }
   const { edit, gain }: Props = $props();
   const MOST = 4;
-  const MARKS = { fits: "for", watch: "watch", against: "against", caution: "caution" } as const;
-  const SAID = { fits: "fits", watch: "look twice", against: "does not fit", caution: "take care" } as const;
   let offers = $state.raw<Schemas["OnOffer"][] | null>(null);
   let trouble = $state<string | null>(null);
   let busy = $state(false);
@@ -41,10 +39,7 @@
     <ul>
       {#each offers as offer (offer.id)}
         <li class="flex flex-wrap items-baseline gap-x-2">
-          <span class="translate-y-0.5"><Mark of={MARKS[offer.placed.stance]} size={12} /></span>
-          <span class="sr-only">{SAID[offer.placed.stance]}:</span>
-          <span class="font-semibold">{offer.name}</span>
-          <span>{offer.maker}, size {offer.size}, {offer.price}</span>
+          <OfferLine {offer} />
           <span class="text-bark"
             >{offer.placed.checks.find((check) => check.stance === offer.placed.stance)?.title ?? ""}</span
           >

@@ -1,13 +1,11 @@
 <script lang="ts">
   /** Shop for this one's figures: what the shops have that comes nearest to a piece that is loved, and what differs. */
   import { api, ask, type Schemas } from "../api/client";
+  import OfferLine from "../shop/OfferLine.svelte";
   import { studio } from "../studio.svelte";
-  import Mark from "../ui/Mark.svelte";
   import { length } from "../units";
 
   const { piece }: { piece: Schemas["RackPieceOut"] } = $props();
-  const MARKS = { fits: "for", watch: "watch", against: "against", caution: "caution" } as const;
-  const SAID = { fits: "fits", watch: "look twice", against: "does not fit", caution: "take care" } as const;
   let told = $state.raw<Schemas["LikesOut"] | null>(null);
   let trouble = $state<string | null>(null);
   let busy = $state(false);
@@ -67,12 +65,7 @@
       {#each told.likes as one (one.offer.id)}
         <li class="border-b border-dashed border-rule py-1">
           <p class="flex flex-wrap items-baseline gap-x-2">
-            <span class="translate-y-0.5"><Mark of={MARKS[one.offer.placed.stance]} size={12} /></span>
-            <span class="sr-only">{SAID[one.offer.placed.stance]}:</span>
-            <span class="font-semibold">{one.offer.name}</span>
-            <span
-              >{one.offer.maker}, size {one.offer.size}{one.offer.price ? `, ${one.offer.price}` : ""}</span
-            >
+            <OfferLine offer={one.offer} />
           </p>
           <p class="text-bark first-letter:uppercase">{compared(one)}.</p>
         </li>
