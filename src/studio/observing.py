@@ -17,7 +17,15 @@ from django.conf import settings
 from django.db import Error, connection
 from django.db.migrations.executor import MigrationExecutor
 from django.http import HttpRequest, HttpResponse, JsonResponse
-from prometheus_client import CONTENT_TYPE_LATEST, CollectorRegistry, Histogram, Metric, generate_latest, multiprocess
+from prometheus_client import (
+    CONTENT_TYPE_LATEST,
+    CollectorRegistry,
+    Histogram,
+    Metric,
+    Summary,
+    generate_latest,
+    multiprocess,
+)
 from prometheus_client.core import GaugeMetricFamily
 from prometheus_client.registry import Collector
 
@@ -29,6 +37,7 @@ _GIVEN_ID = re.compile(r"[A-Za-z0-9-]{8,64}")
 #: Bounds of the histogram, s: fine where the aim lies (95 of 100 within 0.15, 99 within 0.5).
 BOUNDS = (0.01, 0.025, 0.05, 0.1, 0.15, 0.25, 0.5, 1, 2.5, 5, 10, 30)
 LASTED = Histogram("basilwood_request_seconds", "How long requests took", ["method", "route", "status"], buckets=BOUNDS)
+RECORDED = Summary("basilwood_record_seconds", "How long entries of the record of who saw what took")
 HERE = ("127.0.0.1", "::1")
 _log = logging.getLogger("basilwood.request")
 
@@ -107,6 +116,7 @@ def figures(request: HttpRequest) -> HttpResponse:
         multiprocess.MultiProcessCollector(registry)  # type: ignore[no-untyped-call]
     else:
         registry.register(LASTED)
+        registry.register(RECORDED)
     registry.register(Queue())
     return HttpResponse(generate_latest(registry), content_type=CONTENT_TYPE_LATEST)
 

@@ -124,6 +124,8 @@ MFA_ADAPTER = "studio.members.adapter.SecondFactorAdapter"
 MFA_SUPPORTED_TYPES = ["totp", "webauthn", "recovery_codes"]
 MFA_PASSKEY_LOGIN_ENABLED = True
 MFA_TOTP_ISSUER = "Basilwood"
+# The code before the one that is shown is taken too: whoever proves their password meanwhile is not too late (RFC 6238, 5.2).
+MFA_TOTP_TOLERANCE = 1
 # A passkey needs a name that browsers take for safe: TLS, or localhost.
 MFA_WEBAUTHN_ALLOW_INSECURE_ORIGIN = not HERE.tls
 CACHES = {"default": {"BACKEND": "django.core.cache.backends.db.DatabaseCache", "LOCATION": "members_counted"}}

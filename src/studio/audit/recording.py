@@ -11,11 +11,11 @@ from typing import Any
 
 from django.db import connection, transaction
 from ninja import Status
-from prometheus_client import Summary
 from psycopg import Cursor
 
 from studio.audit.words import Kind, called
 from studio.members.devices import device_of
+from studio.observing import RECORDED
 from studio.people.models import Client, Member
 from studio.security import place_of
 from studio.touched import begin
@@ -35,8 +35,6 @@ _UNLESS_SEEN = """
 AND NOT EXISTS (SELECT 1 FROM audit_entry e WHERE e.subject = {subject} AND e.by_id = %(by)s::bigint AND e.area = %(area)s::text
 AND e.kind = 'look' AND e.at > now() - %(within)s::interval)
 """
-#: What the record costs of all that requests take.
-RECORDED = Summary("basilwood_record_seconds", "How long entries of the record of who saw what took")
 Operation = Callable[..., Any]
 Look = tuple[int, str, str]
 #: Looks that this process knows to be on record, and until when it need not ask the database again: its own for as long as they
