@@ -6,6 +6,8 @@
   import { length } from "../units";
 
   const { piece }: { piece: Schemas["RackPieceOut"] } = $props();
+  /** Less than this, cm, is the same on a tape. */
+  const SAME = 0.5;
   let told = $state.raw<Schemas["LikesOut"] | null>(null);
   let trouble = $state<string | null>(null);
   let busy = $state(false);
@@ -39,8 +41,8 @@
     return `${figure} ${length(Math.abs(cm), studio.unit)} ${cm > 0 ? more : less}`;
   }
   function compared(one: Schemas["LikeOut"]): string {
-    const other = one.differs.filter(({ cm }) => cm !== 0);
-    const same = one.differs.filter(({ cm }) => cm === 0).map(({ figure }) => figure);
+    const other = one.differs.filter(({ cm }) => Math.abs(cm) >= SAME);
+    const same = one.differs.filter(({ cm }) => Math.abs(cm) < SAME).map(({ figure }) => figure);
     const parts = [
       ...(same.length ? [`same ${same.join(" and ")}`] : []),
       ...other.map(difference),
