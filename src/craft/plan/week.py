@@ -21,7 +21,7 @@ from craft.search.solving import Effort, solved
 #: all; and an occasion that is dressed otherwise than it was, which outweighs all but having nothing to wear.
 BARE, WATCHED, BASE_AGAIN, PIECE_AGAIN, OTHER_AGAIN, FAVOURITE, CHANGED = 60_000, 500, 260, 120, 25, 90, 4_000
 #: The solver's time, s; a week of 14 occasions is within a thousandth of the best after half of it, by one worker that relaxes
-#: all it can: the limits of a week are such that this tells nearly all (of eight ways tried, bench/plan.py).
+#: all it can (W: the best of eight ways tried on the week of bench/plan.py).
 SECONDS, EFFORT = 1.0, Effort(workers=1, linear=2)
 
 

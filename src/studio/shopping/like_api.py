@@ -63,7 +63,7 @@ def like_this_one(request: MemberRequest, piece_id: UUID, heel_cm: Heel = 2.0) -
             offer=offer_out(choice, stock.products[one.key], shopper.unit),
             differs=[Differs(figure=figure_name(figure), cm=cm) for figure, cm in one.differs],
             untold=[figure_name(figure) for figure in one.untold],
-            other_words=[said(str(one.piece.word(word))) for word in one.other_words],
+            other_words=[f"{said(str(one.piece.word(word)))} {said(word)}" for word in one.other_words],
         )
 
     likes = [told(one) for one in most_alike(loved, stock.offers)[:MOST]]

@@ -257,18 +257,19 @@ describe("shopping for a piece's figures", () => {
       offer: { ...offer, placed: { stance: "fits" } },
       differs,
       untold: ["thigh"],
-      other_words: ["mid"],
+      other_words: ["mid rise"],
     };
     on("GET", "/api/rack/p/like", () => ({ data: { figures: ["waist", "hip", "inseam"], likes: [like] } }));
-    render(LikeThis, { piece: piece as never });
+    render(LikeThis, { piece: piece as never, heel: 0 });
     await userEvent.click(screen.getByRole("button", { name: "Shop for its figures" }));
     await screen.findByText("Straight leg");
-    screen.getByText("same hip; inseam 1.5 cm shorter; waist 2 cm wider; mid instead; thigh not told.");
+    expect(calls.at(-1)?.query).toEqual({ heel_cm: 0 });
+    screen.getByText("same hip; inseam 1.5 cm shorter; waist 2 cm wider; mid rise instead; thigh not told.");
   });
 
   it("asks to measure it first, and says where the shops are silent", async () => {
     on("GET", "/api/rack/p/like", () => refuse(503, "The shop does not answer."));
-    render(LikeThis, { piece: piece as never });
+    render(LikeThis, { piece: piece as never, heel: 0 });
     await userEvent.click(screen.getByRole("button", { name: "Shop for its figures" }));
     await screen.findByText("The shop does not answer.");
     on("GET", "/api/rack/p/like", () => ({ data: { figures: [], likes: [] } }));

@@ -110,7 +110,7 @@
   <Words {rack} {piece} {words} />
   {#if !studio.turned}
     <Besides {rack} {piece} />
-    <LikeThis {piece} />
+    <LikeThis {piece} heel={rack.heel} />
   {/if}
   <div class="mt-4 flex gap-2">
     <button class="press text-sm" onclick={() => void rack.copy(piece.id)}>Another like it</button>

@@ -5,7 +5,7 @@
   import { studio } from "../studio.svelte";
   import { length } from "../units";
 
-  const { piece }: { piece: Schemas["RackPieceOut"] } = $props();
+  const { piece, heel }: { piece: Schemas["RackPieceOut"]; heel: number } = $props();
   /** Less than this, cm, is the same on a tape. */
   const SAME = 0.5;
   let told = $state.raw<Schemas["LikesOut"] | null>(null);
@@ -13,18 +13,20 @@
   let busy = $state(false);
   $effect(() => {
     // What was found for another piece, or for other figures, is not found for this one.
-    void [piece.id, piece.version];
+    void [piece.id, piece.version, heel];
     told = trouble = null;
   });
 
   async function look() {
     busy = true;
-    const of = `${piece.id} ${piece.version}`;
+    const of = `${piece.id} ${piece.version} ${heel}`;
     const answer = await ask(
-      api.GET("/api/rack/{piece_id}/like", { params: { path: { piece_id: piece.id } } }),
+      api.GET("/api/rack/{piece_id}/like", {
+        params: { path: { piece_id: piece.id }, query: { heel_cm: heel } },
+      }),
     );
     busy = false;
-    if (of !== `${piece.id} ${piece.version}`) return;
+    if (of !== `${piece.id} ${piece.version} ${heel}`) return;
     trouble = "refusal" in answer ? answer.refusal.message : null;
     if ("data" in answer) told = answer.data;
   }
