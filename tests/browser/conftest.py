@@ -289,6 +289,8 @@ class Stylist:
         self.wait(lambda: self.find("[data-testid=saving]").get_attribute("data-saving") == "kept", "kept")
 
     def verdict(self) -> str:
+        """What is said of the look that is on; where the engine is still at it, when it has said so."""
+        self.wait(lambda: not self.all("[aria-live][aria-busy=true]"), "the engine")
         return str(self.find("[data-testid=verdict]").get_attribute("data-verdict"))
 
     def edge(self, key: str) -> str:

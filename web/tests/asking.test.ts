@@ -2,6 +2,8 @@ import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Look, Piece } from "../src/lib/api/client";
 import { Compare } from "../src/lib/client/compare.svelte";
 import { askedOf, factsApart, NOTHING_SAID, reads, settingSaid } from "../src/lib/client/facts";
+import type { ClientState } from "../src/lib/brief/client.svelte";
+import { Dressing } from "../src/lib/client/dressing.svelte";
 import { History } from "../src/lib/client/history.svelte";
 import { LookTable } from "../src/lib/client/table.svelte";
 import { changesOf, inWords, Ways, type Way } from "../src/lib/client/ways.svelte";
@@ -180,6 +182,27 @@ describe("the look table", () => {
       { text: "A point." },
       undefined,
     ]);
+  });
+
+  it("takes the first mend of the look that is on, not of the one before it", async () => {
+    const mend = (cut: string) => ({ slot: "bottom", change: { cut }, text: cut });
+    on("POST", ASSESS, ({ body }) => {
+      const [worn] = body.pieces as Piece[];
+      return {
+        data: {
+          findings: [{ rule: "r", stance: "against", mend: mend(worn?.is === "jeans" ? "wide" : "slim") }],
+        },
+      };
+    });
+    const dressing = new Dressing(table, {} as ClientState, () => Promise.resolve());
+    table.draft.change("bottom", { is: "chinos" }, "chinos");
+    await soon();
+    table.draft.change("bottom", { is: "jeans" }, "jeans");
+    const taken = dressing.mendFirst();
+    expect(table.draft.pieces.bottom).toEqual({ is: "jeans" });
+    await soon();
+    await taken;
+    expect(table.draft.pieces.bottom).toEqual({ is: "jeans", cut: "wide" });
   });
 
   it("keeps the last assessment on screen when the server refuses, and says what is wrong", async () => {

@@ -106,6 +106,28 @@ describe("a diary", () => {
     expect(held.local).toBe("2026-03-02T10:00:00");
   });
 
+  it("moves one that was taken up before the last answer came, from the version that came", async () => {
+    const diary = new Diary();
+    diary.on = "2026-03-02";
+    await diary.load();
+    const takenUp = diary.newest(visit);
+    await diary.move(takenUp, { minutes: 15 });
+    await diary.move(takenUp, { minutes: 90 });
+    expect([held.local, diary.newest(visit).local]).toEqual(["2026-03-02T11:45:00", "2026-03-02T11:45:00"]);
+  });
+
+  it("stands where the last move put it while those before it are answered", async () => {
+    const diary = new Diary();
+    diary.on = "2026-03-02";
+    await diary.load();
+    const first = diary.move(visit, { minutes: 15 });
+    const last = diary.move(diary.newest(visit), { minutes: 30 });
+    await first;
+    expect(diary.newest(visit).local).toBe("2026-03-02T10:45:00");
+    await last;
+    expect(diary.newest(visit)).toEqual(held);
+  });
+
   it("opens nothing beside for a move, and stays with what is open where it goes", async () => {
     const diary = new Diary();
     diary.on = "2026-03-02";

@@ -96,6 +96,7 @@
           {assessment}
           trouble={table.trouble}
           pieces={table.draft.list.length}
+          pending={table.pending}
           unsettled={table.unsettled}
         />
         {#if open && !studio.turned}

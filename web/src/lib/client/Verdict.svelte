@@ -7,13 +7,15 @@
     assessment: Assessment;
     trouble: string | null;
     pieces: number;
+    /** What stands here is of the look before: the engine is at the one that is on. */
+    pending?: boolean;
     unsettled?: Schemas["UnsettledMeasure"][];
   }
-  const { assessment, trouble, pieces, unsettled = [] }: Props = $props();
+  const { assessment, trouble, pieces, pending = false, unsettled = [] }: Props = $props();
   const WORDS = { works: "Works", watch: "Nearly", against: "Does not work yet" };
 </script>
 
-<div aria-live="polite">
+<div aria-live="polite" aria-busy={pending} class={pending ? "opacity-60 transition-opacity delay-300" : ""}>
   {#if trouble}
     <p role="alert" class="text-madder">{trouble}</p>
   {:else if pieces === 0}

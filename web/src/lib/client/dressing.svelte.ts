@@ -61,8 +61,9 @@ export class Dressing {
     this.aside = "reasons";
   };
 
-  /** One key takes the first mend in sight. */
-  mendFirst(): void {
+  /** One key takes the first mend: of the look as it is now, where the engine is still at it. */
+  async mendFirst(): Promise<void> {
+    await this.table.judged();
     if (this.aside === "ways") {
       const way = this.table.ways.stale ? undefined : this.table.ways.told?.[0];
       if (way) this.take(way);
@@ -75,7 +76,7 @@ export class Dressing {
   /** What the letters do while dressing. */
   get letters(): Record<string, () => void> {
     return {
-      m: () => this.mendFirst(),
+      m: () => void this.mendFirst(),
       w: () => this.beside("ways"),
       v: () => this.beside("views"),
       s: () => this.turn("side"),

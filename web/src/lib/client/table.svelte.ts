@@ -91,7 +91,18 @@ export class LookTable {
   }
 
   /** Ask the engine; only the latest question's answer is shown. */
-  async assess(question: Asked = this.draft.asked): Promise<void> {
+  assess(question: Asked = this.draft.asked): Promise<void> {
+    return (this.#judging = this.#assess(question));
+  }
+  #judging = Promise.resolve();
+
+  /** When what the engine says is of the look that is on. */
+  async judged(): Promise<void> {
+    let last;
+    while (last !== this.#judging) await (last = this.#judging);
+  }
+
+  async #assess(question: Asked): Promise<void> {
     this.#asked?.abort();
     this.#following.rest();
     clearTimeout(this.#resting);

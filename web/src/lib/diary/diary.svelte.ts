@@ -195,24 +195,34 @@ export class Diary {
   /** Move one by hand: it stands there at once, and comes back where it could not be. */
   move(one: Appointment, how: Move, undo = true): Promise<void> {
     this.#stand(one, how);
+    this.#waiting += 1;
     // One after the other: each is made from the version that the one before came to.
-    const done = this.#moved.then(() => this.#move(one, how, undo));
+    const done = this.#moved.then(() => {
+      this.#waiting -= 1;
+      return this.#move(one, how, undo);
+    });
     this.#moved = done.catch(() => undefined);
     return done;
   }
   #moved: Promise<unknown> = Promise.resolve();
+  /** Moves that stand on the screen and are not with the server yet. */
+  #waiting = 0;
 
   async #move(one: Appointment, how: Move, undo: boolean): Promise<void> {
     const params = { path: { appointment_id: one.id } };
     const occurrence = one.rule ? one.starts_at : null;
     const body = { days: 0, minutes: 0, longer: 0, ...how, version: this.newest(one).version, occurrence };
     const told = await ask(api.PATCH("/api/appointments/{appointment_id}/move", { params, body }));
-    if ("refusal" in told) notice.say(told.refusal.message);
-    await this.load();
-    if ("refusal" in told) return;
+    if ("refusal" in told) {
+      notice.say(told.refusal.message);
+      return this.load();
+    }
+    const apart = told.data.id !== one.id;
+    // Read anew, it would jump back to where it was before the moves that wait.
+    if (this.#waiting && !apart) this.#put(one.key, (held) => ({ ...held, version: told.data.version }));
+    else await this.load();
     // What is open beside stays open: a moved day has another key.
     if (this.at === one.key) this.at = told.data.key;
-    const apart = told.data.id !== one.id;
     if (undo && !apart)
       this.history.add({
         name: `moving ${one.title}`,
@@ -230,14 +240,18 @@ export class Diary {
       });
   }
 
-  /** Where it will stand, before the server has said so. */
+  /** Where it will stand, before the server has said so; the rest of it, its version too, as it was last heard of. */
   #stand(one: Appointment, how: Move): void {
+    this.#put(one.key, (held) => {
+      const minutes = minutesOf(held.local) + (how.minutes ?? 0);
+      const local = how.local ?? wall(plus(held.local.slice(0, 10), how.days ?? 0), minutes);
+      return { ...held, local, minutes: held.minutes + (how.longer ?? 0) };
+    });
+  }
+
+  #put(key: string, changed: (held: Appointment) => Appointment): void {
     if (!this.told) return;
-    const day = one.local.slice(0, 10);
-    const minutes = minutesOf(one.local) + (how.minutes ?? 0);
-    const local = how.local ?? wall(plus(day, how.days ?? 0), minutes);
-    const moved = { ...one, local, minutes: one.minutes + (how.longer ?? 0) };
-    const appointments = this.told.appointments.map((two) => (two.key === one.key ? moved : two));
+    const appointments = this.told.appointments.map((two) => (two.key === key ? changed(two) : two));
     this.told = { ...this.told, appointments };
   }
 
