@@ -94,9 +94,8 @@ def victim() -> Iterator[Victim]:
     try:
         database = cluster.start()
         env = {**setup.environment(cluster.environment(database)), "BASILWOOD_DEMO_PASSWORD": PASSWORD}
-        for command in ("migrate", "load_demo"):
-            told = {**os.environ, **env}
-            subprocess.run([PYTHON, "-m", "django", command], cwd=ROOT, env=told, check=True, capture_output=True)
+        words = [PYTHON, "-m", "django", "load_demo", "--migrate"]
+        subprocess.run(words, cwd=ROOT, env={**os.environ, **env}, check=True, capture_output=True)
         port = free_port()
         server = Kept("The server", lambda: serve.gunicorn(port, env, "--workers", str(serve.WORKERS)))
         server.forgiving = True

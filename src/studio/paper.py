@@ -2,19 +2,20 @@
 
 from __future__ import annotations
 
+import re
+from base64 import b64encode
 from collections.abc import Mapping
 from functools import lru_cache
 from io import BytesIO
 from pathlib import Path
-from typing import Any
+from typing import TYPE_CHECKING, Any
 
-import pypdfium2
 from django.template import Context, Engine
-from weasyprint import HTML
-from weasyprint.document import Document
-from weasyprint.urls import URLFetcher
 
 from studio.settings import ROOT, WEB_BUILD
+
+if TYPE_CHECKING:
+    from weasyprint.document import Document
 
 _APPS = ("shopping", "handover", "plan")
 _TEMPLATES = Engine(dirs=[str(ROOT / "src" / "studio" / app / "templates") for app in _APPS], autoescape=True)
@@ -38,9 +39,23 @@ def rendered(template: str, told: Mapping[str, Any]) -> str:
 
 def laid_out(template: str, told: Mapping[str, Any]) -> Document:
     """A template as pages; `faces` are added to what it tells."""
+    # Read here: it takes a second to load, and most processes lay nothing out.
+    from weasyprint import HTML
+    from weasyprint.urls import URLFetcher
+
     faces = [{"family": family, "url": path.as_uri()} for family, path in font_files()]
-    page = rendered(template, {"faces": faces, **told})
-    return HTML(string=page, url_fetcher=URLFetcher(allowed_protocols=("file",))).render()
+    page = _PICTURE.sub(_image, rendered(template, {"faces": faces, **told}))
+    return HTML(string=page, url_fetcher=URLFetcher(allowed_protocols=("file", "data"))).render()
+
+
+#: A drawn picture within a page.
+_PICTURE = re.compile(r'<svg [^>]*role="img"[^>]*?aria-label="(?P<title>[^"]*)"[^>]*>.*?</svg>', re.S)
+
+
+def _image(picture: re.Match[str]) -> str:
+    """A picture as a file within the page: read by itself, its paths are no part of the page that styles are worked out for."""
+    held = b64encode(picture[0].encode()).decode()
+    return f'<img src="data:image/svg+xml;base64,{held}" alt="{picture["title"]}">'
 
 
 def pdf_of(document: Document) -> bytes:
@@ -51,6 +66,8 @@ def pdf_of(document: Document) -> bytes:
 
 def png_of(pdf: bytes) -> bytes:
     """The first page of a PDF as a picture."""
+    import pypdfium2
+
     document = pypdfium2.PdfDocument(pdf)
     try:
         kept = BytesIO()

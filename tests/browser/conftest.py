@@ -7,6 +7,7 @@ import os
 import signal
 import subprocess
 import tempfile
+import time
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass, field
 from typing import Any
@@ -14,13 +15,11 @@ from typing import Any
 import psycopg
 import pytest
 from selenium import webdriver
-from selenium.common.exceptions import TimeoutException
 from selenium.webdriver.chrome.service import Service
 from selenium.webdriver.common.action_chains import ActionChains
 from selenium.webdriver.common.by import By
 from selenium.webdriver.common.keys import Keys
 from selenium.webdriver.remote.webelement import WebElement
-from selenium.webdriver.support.ui import WebDriverWait
 
 from house import serve, setup
 from house.places import PYTHON, ROOT
@@ -29,7 +28,9 @@ from studio.people.demo import STYLISTS
 
 PASSWORD = "browser-test-words"
 #: How long somebody looks for what they expect, s: other tests may be at work on the same machine.
-PATIENCE = 25
+PATIENCE = 40
+#: How long until they look again, s: often at first, then seldom, for looking takes from what works at the answer.
+SOONEST, LATEST = 0.03, 0.4
 DATABASE = "basilwood_browser"
 #: The first of some controls that is called so, or whose words hold that.
 NAMED = """
@@ -122,10 +123,9 @@ def demo_server() -> Iterator[Server]:
     _admin(f"CREATE DATABASE {DATABASE}")
     held = {key: value for key, value in os.environ.items() if key.startswith("BASILWOOD_")}
     env = {**held, **setup.SETTINGS, "BASILWOOD_DB_NAME": DATABASE, "BASILWOOD_DEMO_PASSWORD": PASSWORD}
-    for command in ("migrate", "load_demo"):
-        words = [PYTHON, "-m", "django", command]
-        ended = subprocess.run(words, cwd=ROOT, env={**os.environ, **env}, check=False, capture_output=True, text=True)
-        assert ended.returncode == 0, ended.stderr[-3000:]
+    words = [PYTHON, "-m", "django", "load_demo", "--migrate"]
+    ended = subprocess.run(words, cwd=ROOT, env={**os.environ, **env}, check=False, capture_output=True, text=True)
+    assert ended.returncode == 0, ended.stderr[-3000:]
     running = Server(env)
     running.start()
     try:
@@ -146,7 +146,7 @@ def server() -> Iterator[Server]:
 
 @dataclass
 class Stylist:
-    """Somebody at the screen. Waits for what they look for; never sleeps."""
+    """Somebody at the screen. Waits for what they look for, and no longer."""
 
     driver: webdriver.Chrome
     server: Any
@@ -155,19 +155,17 @@ class Stylist:
         self.driver.get(self.server.address + path)
 
     def wait(self, what: Callable[[], object], saying: str = "") -> object:
-        def seen(_driver: object) -> object:
-            try:
-                return what()
-            except Exception:
-                return False
-
-        try:
-            return WebDriverWait(self.driver, PATIENCE, poll_frequency=0.05).until(seen)
-        except TimeoutException:
-            shown = self.driver.find_element(By.TAG_NAME, "body").text
-            focus = self.focused.get_attribute("outerHTML")[:200]
-            at = f"{self.driver.current_url}\nfocus: {focus}\n{shown[:1500]}"
-            raise AssertionError(f"waited for {saying or 'what never came'} at {at}") from None
+        until, pause = time.monotonic() + PATIENCE, SOONEST
+        while time.monotonic() < until:
+            with contextlib.suppress(Exception):
+                if found := what():
+                    return found
+            time.sleep(pause)
+            pause = min(1.5 * pause, LATEST)
+        shown = self.driver.find_element(By.TAG_NAME, "body").text
+        focus = self.focused.get_attribute("outerHTML")[:200]
+        at = f"{self.driver.current_url}\nfocus: {focus}\n{shown[:1500]}"
+        raise AssertionError(f"waited for {saying or 'what never came'} at {at}")
 
     def find(self, css: str) -> WebElement:
         return self.wait(lambda: self.driver.find_element(By.CSS_SELECTOR, css), css)  # type: ignore[return-value]

@@ -16,7 +16,6 @@ CHECKS = {
     "ruff": [BIN / "ruff", "check", "."],
     "ruff format": [BIN / "ruff", "format", "--check", "."],
     "mypy, strict": [BIN / "mypy"],
-    "bandit": [BIN / "bandit", "-q", "-ll", "-c", "pyproject.toml", "-r", "src"],
     "arrows only go down": [BIN / "lint-imports"],
     "svelte-check": ["npm", "--prefix", "web", "run", "check"],
     "the screens' logic": ["npm", "--prefix", "web", "run", "test"],

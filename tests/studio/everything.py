@@ -114,7 +114,7 @@ BODIES: dict[str, Any] = {
     "/appointments/{appointment_id}/leave-out": {"version": 1, "occurrence": "2026-12-01T09:00:00Z"},
     "/appointments/{appointment_id}/came-of": {"version": 1, "text": "Taken"},
     "/members/{member_id}": {"name": "Taken"},
-    "/clients/{client_id}/assigned": {"restricted": False, "members": []},
+    "/clients/{client_id}/assigned": {"restricted": False},
     "/clients/{client_id}/reach": {"version": 1, "phone": "Taken"},
     "/clients/{client_id}/looks": {"name": "Taken", "pieces": []},
     "/looks/{look_id}": {"version": 1, "name": "Taken", "pieces": []},

@@ -289,9 +289,7 @@ def test_who_was_not_seen_for_years_is_asked_about_and_what_an_apprentice_measur
 
     assert asked("keep") == ["Not seen for 3 years: keep, or erase?"]
     apprentice = joined(house, "jo@alder.example", "Jo Pell", Role.APPRENTICE)
-    house.api.ask(
-        "PUT", f"/clients/{house.client.id}/assigned", {"restricted": False, "members": [apprentice.member.pk]}
-    )
+    house.api.ask("PATCH", f"/clients/{house.client.id}/assigned", {"add": [apprentice.member.pk]})
     assert asked("keep", apprentice) == []
     apprentice.take("hip", "99")
     # Somebody has been here: nobody need ask any more.

@@ -67,6 +67,24 @@ def test_many_lines_hang_at_once_and_what_is_not_understood_is_told(house: House
     assert len(house.api.ask("GET", f"/clients/{house.client.id}/rack").told["pieces"]) == len(LINES) - 1
 
 
+def test_what_is_not_said_is_taken_from_others_of_the_maker(house: House) -> None:
+    lines = (
+        "dark denim straight jeans high rise by Orla Weft, size 12",
+        "white Orla Weft jeans",
+        "orla weft skirt navy, size 14",
+        "grey wide jeans",
+        "like the last one in camel",
+    )
+    told = hang_lines(house, lines)
+    assert [told[line]["taken"] for line in lines] == [[], ["size 12", "straight", "high rise"], [], [], []]
+    assert [told[line]["note"] for line in lines] == [""] * 5
+    rack = {one["id"]: one for one in house.api.ask("GET", f"/clients/{house.client.id}/rack").told["pieces"]}
+    facts = [rack[told[line]["id"]]["facts"] for line in lines]
+    assert [(one["maker"], one["label_size"]) for one in facts] == [
+        ("Orla Weft", "12"), ("Orla Weft", "12"), ("Orla Weft", "14"), ("", ""), ("", "")]  # fmt: skip
+    assert rack[told[lines[1]]["id"]]["piece"] == {"is": "jeans", "colour": "white", "cut": "straight", "rise": "high"}
+
+
 def test_each_piece_is_proposed_for_with_its_reason(house: House, wardrobe: dict[str, Any]) -> None:
     told = edit(house, "sorting")
     by_id = {one["piece_id"]: one for one in told["pieces"]}

@@ -152,15 +152,17 @@ def test_a_client_is_open_to_the_studio_or_to_those_assigned(house: House) -> No
 
     assert all(reached(stylist)) and not any(reached(apprentice))
     assert (listed(stylist), listed(apprentice), listed(desk)) == (1, 0, 1)
-    given = {"restricted": False, "members": [apprentice.member.pk]}
-    assert stylist.api.ask("PUT", f"{address}/assigned", given).told["members"] == [apprentice.member.pk]
+    given = {"add": [apprentice.member.pk]}
+    assert stylist.api.ask("PATCH", f"{address}/assigned", given).told["members"] == [apprentice.member.pk]
     assert all(reached(apprentice)) and all(reached(stylist))
-    house.api.ask("PUT", f"{address}/assigned", {**given, "restricted": True})
+    # An owner whose screen is older than that closes it to others, and takes nobody out by it.
+    closed = house.api.ask("PATCH", f"{address}/assigned", {"restricted": True, "remove": [stylist.member.pk]}).told
+    assert (closed["restricted"], closed["members"]) == (True, [apprentice.member.pk])
     assert all(reached(apprentice)) and not any(reached(stylist)) and all(reached(house))
     assert (listed(stylist), listed(apprentice), listed(desk)) == (0, 1, 1)
     # What lists of the whole studio tell is of open clients alone.
     assert str(house.client.id) not in str(stylist.api.ask("GET", "/errands").told)
-    stranger = house.api.ask("PUT", f"{address}/assigned", {"restricted": True, "members": [10**6]})
+    stranger = house.api.ask("PATCH", f"{address}/assigned", {"add": [10**6]})
     assert stranger.status_code == 422
 
 
@@ -186,9 +188,7 @@ def test_the_front_desk_has_names_and_how_to_reach_people_and_no_more(house: Hou
 
 def test_what_an_apprentice_measures_waits_for_a_second_pair_of_eyes(house: House) -> None:
     apprentice = joined(house, "jo@alder.example", "Jo Pell", Role.APPRENTICE)
-    house.api.ask(
-        "PUT", f"/clients/{house.client.id}/assigned", {"restricted": False, "members": [apprentice.member.pk]}
-    )
+    house.api.ask("PATCH", f"/clients/{house.client.id}/assigned", {"add": [apprentice.member.pk]})
     house.take("waist", "74")
     apprentice.take("hip", "99")
     assert {name: row["awaits"] for name, row in house.desk().items() if row["awaits"]} == {"hip": "Jo Pell"}

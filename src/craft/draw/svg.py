@@ -61,6 +61,7 @@ def framed_svg(
     left, low, right, top = bounds(shapes)
     if window is not None:
         low, top = window
+        shapes = _within(shapes, window)
         # A part is seen as broad as it is tall, about the middle.
         half = (top - low) / 2
         left, right = -half, half
@@ -73,6 +74,26 @@ def framed_svg(
         f'<g transform="scale({scale:.5f}) translate({(margin - left) * 10:.1f} {(top + margin) * 10:.1f}) scale(1 -1)">'
         f"{painted(_seen(shapes, scale), name)}</g></svg>"
     )
+
+
+#: A contour bulges between its points by less than this, cm.
+BULGE = 3.0
+
+
+def _within(shapes: Sequence[Shape], window: tuple[float, float]) -> list[Shape]:
+    """The shapes that can be seen in a window, bottom and top, cm, with those that hold them."""
+    low, top = window[0] - BULGE, window[1] + BULGE
+    seen = {
+        number
+        for number, shape in enumerate(shapes)
+        if min(y for _, y in shape.points) <= top and max(y for _, y in shape.points) >= low
+    }
+    holds = {(shapes[number].slot, shapes[number].key) for number in seen}
+    return [
+        shapes[number]
+        for number in sorted(seen)
+        if not (clip := shapes[number].clip) or (shapes[number].slot, clip) in holds
+    ]
 
 
 #: A tile of cloth smaller than this, in units of a picture of a thousand, is no longer seen, and slow on paper.

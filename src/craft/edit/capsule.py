@@ -12,7 +12,6 @@ from dataclasses import dataclass
 from typing import Any
 
 import numpy as np
-from ortools.sat.python import cp_model
 
 from craft.edit.counting import BREADTH, counted_by_day
 from craft.edit.gaps import outfits
@@ -20,7 +19,7 @@ from craft.edit.steps import Steps
 from craft.edit.together import INSTEAD
 from craft.errors import InvalidInput
 from craft.search.crew import Asked, Progress
-from craft.search.solving import solve
+from craft.search.solving import new_model, solve
 from craft.search.variety import alike
 from craft.search.wardrobe import Wardrobe, families_of
 from craft.search.ways import Owned
@@ -178,7 +177,7 @@ def _solve(
     seconds: float,
     progress: Progress | None,
 ) -> tuple[set[str], float]:
-    model = cp_model.CpModel()
+    model = new_model()
     on: dict[str, Any] = {one.key: model.new_bool_var(one.key) for one in pieces}
     model.add(sum(on.values()) <= wanted.pieces)
     model.add(sum(on[key] for key in new if key in on) <= wanted.bought)

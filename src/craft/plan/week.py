@@ -6,15 +6,16 @@ from __future__ import annotations
 from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, field
 from datetime import date
-from typing import Any
-
-from ortools.sat.python import cp_model
+from typing import TYPE_CHECKING, Any
 
 from craft.plan.laundry import stretches
 from craft.plan.limits import Limits, runs
 from craft.plan.occasion import BASE, Chosen, Occasion, Option, Planned, Wearing
 from craft.search.crew import Progress
-from craft.search.solving import Effort, solved
+from craft.search.solving import Effort, new_model, solved
+
+if TYPE_CHECKING:
+    from ortools.sat.python import cp_model
 
 #: What counts how much, a look's score being up to 1000 (W): an occasion with nothing to wear; a look that is only to be watched;
 #: a base worn on another day again, a piece of a base and any other piece worn on another day again; a favourite that is worn at
@@ -60,7 +61,7 @@ class Dressing:
     """The model of a plan: which look dresses each occasion, under all limits. A trip adds its bag."""
 
     def __init__(self, asking: Asking) -> None:
-        self.asking, self.model = asking, cp_model.CpModel()
+        self.asking, self.model = asking, new_model()
         self.wears: list[list[tuple[Any, Option]]] = []
         self.bare: list[Any] = []
         self.terms: list[Any] = []

@@ -4,11 +4,12 @@ from __future__ import annotations
 
 from concurrent.futures import ThreadPoolExecutor
 from time import monotonic
-from typing import Any, NamedTuple
-
-from ortools.sat.python import cp_model
+from typing import TYPE_CHECKING, Any, NamedTuple
 
 from craft.search.crew import Progress
+
+if TYPE_CHECKING:
+    from ortools.sat.python import cp_model
 
 #: How often whoever waits is told, s.
 TELLS = 0.5
@@ -25,10 +26,19 @@ class Effort(NamedTuple):
 SIDE_BY_SIDE = Effort(workers=2, linear=1)
 
 
+def new_model() -> cp_model.CpModel:
+    """A model without anything in it. The solver is loaded here: that takes half a second, and most processes solve nothing."""
+    from ortools.sat.python import cp_model
+
+    return cp_model.CpModel()
+
+
 def solve(
     model: cp_model.CpModel, seconds: float, progress: Progress | None = None, effort: Effort = SIDE_BY_SIDE
 ) -> cp_model.CpSolver | None:
     """A solver that has solved a model, to the best within a time; None where nothing keeps its limits."""
+    from ortools.sat.python import cp_model
+
     solver = cp_model.CpSolver()
     solver.parameters.max_time_in_seconds = seconds
     solver.parameters.num_workers, solver.parameters.linearization_level = effort

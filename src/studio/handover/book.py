@@ -6,12 +6,13 @@ from collections.abc import Mapping, Sequence
 from datetime import date
 from html import escape
 from textwrap import wrap
-from typing import Any, Literal
-
-from weasyprint.document import Document
+from typing import TYPE_CHECKING, Any, Literal
 
 from craft.hand.said import listed
 from studio.paper import laid_out, pdf_of, png_of
+
+if TYPE_CHECKING:
+    from weasyprint.document import Document
 
 Layout = Literal["week", "four"]
 A_SHEET = 4

@@ -5,9 +5,7 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 from datetime import date
-from typing import Any
-
-from weasyprint.document import Document
+from typing import TYPE_CHECKING, Any
 
 from craft.body import Body
 from craft.cloth import Piece
@@ -22,6 +20,9 @@ from studio.fittings.models import Errand
 from studio.paper import laid_out
 from studio.people.models import Client
 from studio.stored import readable
+
+if TYPE_CHECKING:
+    from weasyprint.document import Document
 
 #: The mark is drawn in this, so that it stands out in print in black and white as well: thick, and with a name.
 MARK = "#9c2b27"

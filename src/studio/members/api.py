@@ -14,7 +14,7 @@ from studio.concurrency import write
 from studio.members import invitations, services
 from studio.members.models import Account, Assignment, Invitation
 from studio.members.shapes import (
-    AssignedIn,
+    AssignedChange,
     AssignedOut,
     ColleagueOut,
     InvitationIn,
@@ -131,12 +131,12 @@ def assigned(request: MemberRequest, client_id: UUID) -> Any:
     return _assigned(request, Client.objects.of(request.user).not_removed().get_or_404(id=client_id))
 
 
-@router.put(
+@router.patch(
     "/clients/{uuid:client_id}/assigned", response={200: AssignedOut, 422: Refusal}, auth=Requires(Right.CLIENTS)
 )
-def assign(request: MemberRequest, client_id: UUID, given: AssignedIn) -> Any:
-    """Open a client to the studio, or to some of it."""
-    return _assigned(request, services.assign(request.user, client_id, given.restricted, given.members))
+def assign(request: MemberRequest, client_id: UUID, change: AssignedChange) -> Any:
+    """Open a client to the studio, or to some of it: what changes, and no more."""
+    return _assigned(request, services.assign(request.user, client_id, **change.model_dump()))
 
 
 def _assigned(request: MemberRequest, client: Client) -> AssignedOut:

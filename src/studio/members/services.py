@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Collection
+from collections.abc import Collection, Iterable
 from typing import Any
 
 from allauth.account.models import EmailAddress
@@ -71,22 +71,28 @@ def assigned_to(client: Client) -> list[int]:
     return list(Assignment.objects.filter(client=client).order_by("member_id").values_list("member_id", flat=True))
 
 
-def assign(member: Member, client_id: Any, restricted: bool, members: list[int]) -> Client:
-    """Say to whom a client is open: to the studio and these, or to these alone (and the owner). Raises Http404, and NotInvited
-    for somebody who does not work here."""
+def assign(
+    member: Member, client_id: Any, restricted: bool | None = None, add: Iterable[int] = (), remove: Iterable[int] = ()
+) -> Client:
+    """Change to whom a client is open: to the studio and those assigned, or to those alone (and the owner); and who is.
+
+    Only what changes is said, so that two who do so at once lose nothing of each other. Raises Http404, and NotInvited for
+    somebody who does not work here.
+    """
     with transaction.atomic():
         client = hold(member, client_id)
-        wanted = set(members)
+        wanted = set(add)
         known = set(
             Member.objects.filter(studio=member.studio, id__in=wanted, is_active=True).values_list("id", flat=True)
         )
         if known != wanted:
-            raise NotInvited("One of these does not work here any more.", "members")
-        Assignment.objects.filter(client=client).exclude(member_id__in=wanted).delete()
+            raise NotInvited("One of these does not work here any more.", "add")
+        Assignment.objects.filter(client=client, member_id__in=set(remove)).delete()
         held = set(assigned_to(client))
         Assignment.objects.bulk_create(
             Assignment(studio_id=member.studio_id, client=client, member_id=one) for one in sorted(wanted - held)
         )
-        Client.objects.filter(pk=client.pk).update(restricted=restricted)
-        client.restricted = restricted
+        if restricted is not None:
+            Client.objects.filter(pk=client.pk).update(restricted=restricted)
+            client.restricted = restricted
     return client

@@ -85,10 +85,13 @@ class QrOut(BaseModel):
     picture: str
 
 
-class AssignedIn(BaseModel):
-    #: Open to those named alone, and to the owner.
-    restricted: bool
-    members: list[int] = Field(max_length=200)
+class AssignedChange(BaseModel):
+    """What changes of whom a client is open to; what is not said stays as it is."""
+
+    #: Open to those assigned alone, and to the owner.
+    restricted: bool | None = None
+    add: list[int] = Field(default_factory=list, max_length=200)
+    remove: list[int] = Field(default_factory=list, max_length=200)
 
 
 class ColleagueOut(BaseModel):
@@ -99,7 +102,9 @@ class ColleagueOut(BaseModel):
     role: RoleWord
 
 
-class AssignedOut(AssignedIn):
+class AssignedOut(BaseModel):
+    restricted: bool
+    members: list[int]
     colleagues: list[ColleagueOut]
 
 

@@ -2,9 +2,7 @@
 
 from __future__ import annotations
 
-from typing import Any
-
-from weasyprint.document import Document
+from typing import TYPE_CHECKING, Any
 
 from craft.assessment import picture
 from craft.body import Body
@@ -18,6 +16,9 @@ from studio.plan.forms import OccasionForm
 from studio.plan.models import TRIP, Plan
 from studio.plan.shapes import PlanOut
 from studio.schemas import words_of
+
+if TYPE_CHECKING:
+    from weasyprint.document import Document
 
 
 def plan_document(row: Plan, told: PlanOut) -> Document:

@@ -54,6 +54,8 @@ class LineOut(BaseModel):
     id: UUID
     title: str
     note: str
+    #: What was not said and taken from others of its maker.
+    taken: list[str]
     refused: str
 
 
@@ -237,14 +239,13 @@ def hang_lines(request: MemberRequest, client_id: UUID, given: Lines) -> Any:
     return LinesOut(
         lines=[
             LineOut(
-                id=line_id,
-                title=row.name or title_of(Piece.of(row.piece)),
-                note=stored(Facts, row.facts).note,
-                refused="",
+                id=one.line_id,
+                title=(one.row.name or title_of(Piece.of(one.row.piece))) if one.row else "",
+                note=stored(Facts, one.row.facts).note if one.row else "",
+                taken=list(one.taken),
+                refused=one.refused,
             )
-            if isinstance(row, RackPiece)
-            else LineOut(id=line_id, title="", note="", refused=row)
-            for line_id, row in found
+            for one in found
         ]
     )
 

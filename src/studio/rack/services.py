@@ -4,12 +4,13 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 from dataclasses import dataclass
-from typing import Any
+from typing import Any, NamedTuple
 from uuid import UUID
 
 from django.db import transaction
 
 from craft.cloth import Piece
+from craft.cloth.maker import Made, Taken, find_maker, find_size, taken_from
 from craft.cloth.quick import read_entry, read_like
 from craft.errors import InvalidInput
 from craft.fit import Landed
@@ -29,29 +30,72 @@ def hang_line(member: Member, client_id: Any, line: str, piece_id: UUID) -> Rack
 
     Raises NotUnderstood, UnknownWord or Http404; then nothing is written.
     """
-    entry = read_entry(line, member.studio.unit)
-    facts = Facts(note=f"Ask: {entry.note}" if entry.note else "")
-    return _hang(member, client_id, piece_id, entry.piece, facts.model_dump(mode="json", exclude_defaults=True))
-
-
-def hang_lines(member: Member, client_id: Any, lines: list[tuple[UUID, str]]) -> list[tuple[UUID, RackPiece | str]]:
-    """Hang many pieces, a line each: the piece, or why a line cannot be read. “Like the last one in navy” is the piece of the line
-    before, or the newest that hangs, in another colour. Raises Http404."""
-    found: list[tuple[UUID, RackPiece | str]] = []
     with transaction.atomic():
-        client = hold(member, client_id)
-        newest = RackPiece.objects.of(member).not_removed().filter(client=client).last()
-        last = stored_piece(PieceRow(newest.id, newest.version, newest.piece)) if newest else None
+        read = _read(member, line, None, _made(member, client_id))
+        return _hang(member, client_id, piece_id, read.piece, read.kept)
+
+
+class Brought(NamedTuple):
+    """What became of a line: the piece that hangs and what was taken from others of its maker; or why it cannot be read."""
+
+    line_id: UUID
+    row: RackPiece | None
+    taken: tuple[str, ...] = ()
+    refused: str = ""
+
+
+def hang_lines(member: Member, client_id: Any, lines: list[tuple[UUID, str]]) -> list[Brought]:
+    """Hang many pieces, a line each. “Like the last one in navy” is the piece of the line before, or the newest that hangs, in
+    another colour; a piece of a maker of whom others hang takes what is not said from those. Raises Http404."""
+    found: list[Brought] = []
+    with transaction.atomic():
+        made = _made(member, client_id)
+        last = made[-1].piece if made else None
         for line_id, line in lines:
             try:
-                entry = read_like(line, last, member.studio.unit) or read_entry(line, member.studio.unit)
+                read = _read(member, line, last, made)
             except InvalidInput as error:
-                found.append((line_id, str(error)))
+                found.append(Brought(line_id, None, refused=str(error)))
                 continue
-            facts = Facts(note=f"Ask: {entry.note}" if entry.note else "")
-            kept = facts.model_dump(mode="json", exclude_defaults=True)
-            found.append((line_id, _hang(member, client_id, line_id, entry.piece, kept)))
-            last = entry.piece
+            row = _hang(member, client_id, line_id, read.piece, read.kept)
+            found.append(Brought(line_id, row, read.taken))
+            last = read.piece
+            made.append(Made(read.piece, read.facts.maker, read.facts.label_size))
+    return found
+
+
+class _Read(NamedTuple):
+    piece: Piece
+    facts: Facts
+    taken: tuple[str, ...]
+
+    @property
+    def kept(self) -> dict[str, Any]:
+        return self.facts.model_dump(mode="json", exclude_defaults=True)
+
+
+def _read(member: Member, line: str, last: Piece | None, made: list[Made]) -> _Read:
+    """One line as a piece with its facts. Raises NotUnderstood or UnknownWord."""
+    unit = member.studio.unit
+    maker, rest = find_maker(line, (one.maker for one in made))
+    size, rest = find_size(rest)
+    like = read_like(rest, last, unit)
+    entry = like or read_entry(rest, unit)
+    taken = taken_from(entry.piece, maker, made) if maker and not like else Taken(entry.piece, "", ())
+    facts = Facts(note=f"Ask: {entry.note}" if entry.note else "", maker=maker, label_size=size or taken.label_size)
+    words = taken.words if size or not taken.label_size else (f"size {taken.label_size}", *taken.words)
+    return _Read(taken.piece, facts, words)
+
+
+def _made(member: Member, client_id: Any) -> list[Made]:
+    """What hangs already, by whom it was made, in the order in which it was hung. Raises Http404."""
+    client = hold(member, client_id)
+    rows = RackPiece.objects.of(member).not_removed().filter(client=client)
+    found = []
+    for row in rows:
+        piece, facts = stored_piece(PieceRow(row.id, row.version, row.piece)), stored(Facts, row.facts)
+        if piece is not None:
+            found.append(Made(piece, facts.maker, facts.label_size))
     return found
 
 

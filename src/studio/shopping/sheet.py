@@ -5,9 +5,7 @@ from __future__ import annotations
 import itertools
 from collections.abc import Iterable, Sequence
 from datetime import date
-from typing import Any
-
-from weasyprint.document import Document
+from typing import TYPE_CHECKING, Any
 
 from craft.advise.shopping import Number
 from craft.body import Body
@@ -17,6 +15,9 @@ from craft.draw.svg import painted
 from craft.units import CM_PER_INCH, Unit, format_length
 from studio.paper import laid_out, pdf_of
 from studio.shopping.services import Shopper, numbers_for
+
+if TYPE_CHECKING:
+    from weasyprint.document import Document
 
 #: The drawing, in its own units of a cm of body: room above the head, the rule, the figure's half, the labels.
 HEADROOM, RULE, HALF, LABELS = 4.0, 7.0, 27.0, 36.0

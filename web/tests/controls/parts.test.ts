@@ -216,9 +216,10 @@ describe("to whom a client is open", () => {
   const shown = async () => {
     kept = { restricted: false, members: [] };
     on("GET", "/api/clients/c/assigned", () => ({ data: { ...kept, colleagues } }));
-    on("PUT", "/api/clients/c/assigned", async ({ body }) => {
+    on("PATCH", "/api/clients/c/assigned", async ({ body }) => {
       await Promise.resolve();
-      kept = body as typeof kept;
+      const { restricted = kept.restricted, add = [] } = body as { restricted?: boolean; add?: number[] };
+      kept = { restricted, members: [...kept.members, ...add] };
       return { data: { ...kept, colleagues } };
     });
     render(OpenTo, { client: "c" });
@@ -229,14 +230,17 @@ describe("to whom a client is open", () => {
     await shown();
     screen.getByLabelText(/Juno Pell/).click();
     screen.getByLabelText(/those ticked alone/).click();
+    // Meanwhile somebody else ticked another.
+    kept.members = [1];
     await settled();
-    expect(kept).toEqual({ restricted: true, members: [2] });
+    expect(kept).toEqual({ restricted: true, members: [1, 2] });
+    await vi.waitFor(() => expect(screen.getByLabelText<HTMLInputElement>(/Tobin Lark/).checked).toBe(true));
     expect(screen.queryByLabelText(/Lark Penn/)).toBeNull();
   });
 
   it("stands as it was where that is refused", async () => {
     await shown();
-    on("PUT", "/api/clients/c/assigned", () => refuse(403, "Not for an apprentice."));
+    on("PATCH", "/api/clients/c/assigned", () => refuse(403, "Not for an apprentice."));
     screen.getByLabelText(/Tobin Lark/).click();
     await screen.findByText("Not for an apprentice.");
     await vi.waitFor(() => expect(screen.getByLabelText<HTMLInputElement>(/Tobin Lark/).checked).toBe(false));

@@ -393,16 +393,16 @@ export interface paths {
          * @description To whom a client is open, and whom it could be opened to.
          */
         get: operations["studio_members_api_assigned"];
-        /**
-         * Assign
-         * @description Open a client to the studio, or to some of it.
-         */
-        put: operations["studio_members_api_assign"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
         head?: never;
-        patch?: never;
+        /**
+         * Assign
+         * @description Open a client to the studio, or to some of it: what changes, and no more.
+         */
+        patch: operations["studio_members_api_assign"];
         trace?: never;
     };
     "/api/clients/{client_id}/reach": {
@@ -4272,12 +4272,17 @@ export interface components {
              */
             role: "owner" | "stylist" | "apprentice" | "front_desk";
         };
-        /** AssignedIn */
-        AssignedIn: {
+        /**
+         * AssignedChange
+         * @description What changes of whom a client is open to; what is not said stays as it is.
+         */
+        AssignedChange: {
             /** Restricted */
-            restricted: boolean;
-            /** Members */
-            members: number[];
+            restricted?: boolean | null;
+            /** Add */
+            add?: number[];
+            /** Remove */
+            remove?: number[];
         };
         /** ReachOut */
         ReachOut: {
@@ -5994,6 +5999,8 @@ export interface components {
             title: string;
             /** Note */
             note: string;
+            /** Taken */
+            taken: string[];
             /** Refused */
             refused: string;
         };
@@ -11089,7 +11096,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["AssignedIn"];
+                "application/json": components["schemas"]["AssignedChange"];
             };
         };
         responses: {

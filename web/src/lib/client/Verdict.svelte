@@ -15,7 +15,7 @@
   const WORDS = { works: "Works", watch: "Nearly", against: "Does not work yet" };
 </script>
 
-<div aria-live="polite" aria-busy={pending} class={pending ? "opacity-60 transition-opacity delay-300" : ""}>
+<div aria-live="polite" aria-busy={pending}>
   {#if trouble}
     <p role="alert" class="text-madder">{trouble}</p>
   {:else if pieces === 0}
@@ -23,7 +23,7 @@
   {:else if assessment.verdict && !studio.turned}
     <p class="flex items-baseline gap-2" data-testid="verdict" data-verdict={assessment.verdict}>
       <span class="translate-y-0.5"><Mark of={assessment.verdict} size={17} /></span>
-      <strong class="shrink-0">{WORDS[assessment.verdict]}</strong>
+      <strong class="shrink-0 {pending ? 'basted patient' : ''}">{WORDS[assessment.verdict]}</strong>
       <span class="min-w-0 text-sm text-bark">{assessment.leading.join(" · ")}</span>
       {#if unsettled[0]}
         <span class="min-w-0 border-l-2 border-dashed border-rule pl-2 text-sm" data-testid="unsettled"

@@ -23,6 +23,7 @@
   const refused = $derived(told.filter((one) => one.refused));
   const hung = $derived(told.filter((one) => !one.refused));
   const asked = $derived(hung.filter((one) => one.note));
+  const taken = $derived(hung.filter((one) => one.taken.length));
 
   async function hang() {
     if (!lines.length || busy) return;
@@ -62,7 +63,9 @@
         Hang {lines.length || ""}
         {lines.length === 1 ? "piece" : "pieces"} <span class="key">Ctrl Enter</span>
       </button>
-      <span class="text-sm text-bark">A line a piece. What is not understood becomes its note.</span>
+      <span class="text-sm text-bark"
+        >A line a piece. A maker of hers may be named, and a size. What is not understood becomes its note.</span
+      >
     </div>
     {#if trouble}<p role="alert" class="mt-2 text-madder">{trouble}</p>{/if}
     <div role="status" data-testid="brought">
@@ -73,6 +76,14 @@
             : ""}.
         </p>
         {#each refused as one (one.id)}<p class="text-sm text-madder">{one.refused}</p>{/each}
+        {#if taken.length}
+          <p class="mt-2 text-sm">Taken from others of the same maker, to be checked:</p>
+          <ul class="text-sm text-bark">
+            {#each taken as one (one.id)}<li>
+                {one.title}: <span class="basted">{one.taken.join(", ")}</span>
+              </li>{/each}
+          </ul>
+        {/if}
         {#if asked.length}
           <p class="mt-2 text-sm">To be asked later:</p>
           <ul class="text-sm text-bark">
@@ -143,9 +154,6 @@
     display: grid;
     grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
     gap: 2.5rem;
-  }
-  .basted {
-    border-bottom: 1.5px dashed var(--color-rule);
   }
   @media (max-width: 60em) {
     .two {

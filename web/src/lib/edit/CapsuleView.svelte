@@ -160,10 +160,6 @@
     grid-template-columns: 22rem minmax(0, 1fr);
     gap: 2rem;
   }
-  .basted {
-    text-decoration: underline dashed var(--color-leaf) 1px;
-    text-underline-offset: 3px;
-  }
   @media (max-width: 60em) {
     .capsule {
       grid-template-columns: minmax(0, 1fr);

@@ -57,7 +57,7 @@
               <span class="block font-semibold first-letter:uppercase">{one.title}</span>
               <span class="block">{one.then || "fitted"} → {one.now || "fits"}</span>
               {#if one.saved_by}
-                <span class="block basted-text">{one.saved_by}: then it fits.</span>
+                <span class="block basted">{one.saved_by}: then it fits.</span>
               {:else if one.now}
                 <span class="block text-bark">No tailor makes that good.</span>
               {/if}
@@ -78,10 +78,6 @@
   }
   .basted {
     border-bottom: 6px dashed var(--color-bark);
-  }
-  .basted-text {
-    text-decoration: underline dashed var(--color-rule) 1px;
-    text-underline-offset: 3px;
   }
   .pieces {
     display: grid;

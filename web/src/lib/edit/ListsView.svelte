@@ -148,10 +148,3 @@
     {/each}
   </section>
 </div>
-
-<style>
-  .basted {
-    text-decoration: underline dashed var(--color-rule) 1px;
-    text-underline-offset: 3px;
-  }
-</style>

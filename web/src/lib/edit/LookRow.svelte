@@ -42,8 +42,4 @@
     border-top: 2px solid var(--color-walnut);
     min-height: 4.5rem;
   }
-  .basted {
-    text-decoration: underline dashed var(--color-leaf) 1px;
-    text-underline-offset: 3px;
-  }
 </style>

@@ -181,12 +181,6 @@
     border-left-color: var(--color-leaf);
     background: var(--color-sheet);
   }
-  .basted {
-    border-bottom: 1.5px dashed var(--color-rule);
-  }
-  .stitched {
-    border-bottom: 1.5px solid var(--color-chalk);
-  }
   @media (max-width: 60em) {
     .missing {
       grid-template-columns: minmax(0, 1fr);

@@ -224,10 +224,6 @@
   .proposed {
     min-height: 5.2rem;
   }
-  .basted {
-    text-decoration: underline dashed var(--color-rule) 1.5px;
-    text-underline-offset: 4px;
-  }
   .bar {
     width: 10rem;
     height: 0.4rem;

@@ -162,14 +162,6 @@
     line-clamp: 2;
     overflow: hidden;
   }
-  .basted {
-    text-decoration: underline dashed var(--color-rule) 1px;
-    text-underline-offset: 3px;
-  }
-  .stitched {
-    text-decoration: underline solid var(--color-chalk) 1px;
-    text-underline-offset: 3px;
-  }
   @media (max-width: 60em) {
     .rack {
       grid-template-columns: 13rem minmax(0, 1fr);

@@ -20,23 +20,26 @@
   }
   onMount(load);
 
-  /** It stands so at once; what is sent goes one after the other, each with all that was said before it. */
+  /** It stands so at once; what changes is sent one after the other, and the last answer shows what others changed too. */
   let sending: Promise<unknown> = Promise.resolve();
   let waiting = $state(0);
-  function put(change: Partial<Pick<Schemas["AssignedOut"], "restricted" | "members">>) {
+  function change(body: Schemas["AssignedChange"]) {
     if (!held) return;
-    const now = (held = { ...held, ...change });
+    const { restricted, add = [], remove = [] } = body;
+    held = {
+      ...held,
+      restricted: restricted ?? held.restricted,
+      members: [...held.members.filter((one) => !remove.includes(one)), ...add],
+    };
     waiting += 1;
     sending = sending.then(async () => {
-      const body = { restricted: now.restricted, members: now.members };
-      const told = await ask(api.PUT("/api/clients/{client_id}/assigned", { ...path, body }));
+      const told = await ask(api.PATCH("/api/clients/{client_id}/assigned", { ...path, body }));
+      waiting -= 1;
       trouble = "refusal" in told ? told.refusal.message : null;
       if ("refusal" in told) await load();
-      waiting -= 1;
+      else if (!waiting) held = told.data;
     });
   }
-  const toggled = (id: number, on: boolean): number[] =>
-    on ? [...(held?.members ?? []), id] : (held?.members ?? []).filter((one) => one !== id);
 </script>
 
 {#if held}
@@ -47,12 +50,16 @@
         type="radio"
         name="open"
         checked={!row.restricted}
-        onchange={() => put({ restricted: false })}
+        onchange={() => change({ restricted: false })}
       /> the stylists of the studio, and those ticked</label
     >
     <label class="flex min-h-8 items-center gap-2"
-      ><input type="radio" name="open" checked={row.restricted} onchange={() => put({ restricted: true })} /> those
-      ticked alone</label
+      ><input
+        type="radio"
+        name="open"
+        checked={row.restricted}
+        onchange={() => change({ restricted: true })}
+      /> those ticked alone</label
     >
     <ul class="border-l border-rule pl-4">
       {#each among as one (one.id)}
@@ -61,7 +68,8 @@
             ><input
               type="checkbox"
               checked={row.members.includes(one.id)}
-              onchange={(event) => put({ members: toggled(one.id, event.currentTarget.checked) })}
+              onchange={(event) =>
+                change(event.currentTarget.checked ? { add: [one.id] } : { remove: [one.id] })}
             />
             {one.name} <span class="text-sm text-bark">{ROLES[one.role].name.toLowerCase()}</span></label
           >

@@ -7,7 +7,8 @@ from typing import Any
 from uuid import uuid4
 
 from django.conf import settings
-from django.core.management.base import BaseCommand, CommandError
+from django.core.management import call_command
+from django.core.management.base import BaseCommand, CommandError, CommandParser
 from django.db import transaction
 
 from craft.cloth.kinds import KIND
@@ -31,9 +32,14 @@ from studio.records.services import client_from_file
 class Command(BaseCommand):
     help = "Load the demo studio once. The demo password comes from BASILWOOD_DEMO_PASSWORD."
 
+    def add_arguments(self, parser: CommandParser) -> None:
+        parser.add_argument("--migrate", action="store_true", help="Make the tables first, in an empty database.")
+
     def handle(self, *args: Any, **options: Any) -> None:
         if not settings.DEMO_PASSWORD:
             raise CommandError("BASILWOOD_DEMO_PASSWORD is not set.")
+        if options["migrate"]:
+            call_command("migrate", verbosity=0)
         if Studio.objects.filter(name=demo.STUDIO).exists():
             self.stdout.write("The demo studio is there already.")
             return
@@ -58,7 +64,7 @@ def load(password: str) -> Member:
     load_handover(members)
     apprentice = next(member for member in members if member.role == Role.APPRENTICE)
     for client in Client.objects.filter(studio=studio, name__in=demo.APPRENTICES_CLIENTS):
-        assign(members[0], client.id, restricted=False, members=[apprentice.pk])
+        assign(members[0], client.id, restricted=False, add=[apprentice.pk])
     return members[0]
 
 
