@@ -140,19 +140,15 @@ describe("plans", () => {
     expect(plans.here?.version).toBe(4);
   });
 
-  it("goes one step back over its own dressing, where that came first", async () => {
-    on("POST", "/api/plans/p/undo", ({ body }) =>
-      body.version === held.version
-        ? { data: (held = plan(held.version + 1)) }
-        : refuse(409, "It was dressed meanwhile.", { current: held }),
-    );
+  it("makes no change on what somebody else changed while days were dressed", async () => {
     await plans.day(plans.here as Plan, { key: "a", doing: "other", other: 0 });
     expect(plans.work.busy).toBe(true);
-    // The worker has written what it found, and nobody has asked since.
-    held = plan(held.version + 1);
-    await history.undo();
-    expect(sent("/api/plans/p/undo").map((body) => body.version)).toEqual([2, 3]);
-    expect(plans.here?.version).toBe(4);
+    const here = plans.here as Plan;
+    held = { ...plan(7), name: "Week in the hills" };
+    await plans.day(here, { key: "a", doing: "keep" });
+    expect(sent("/api/plans/p/day")).toHaveLength(2);
+    expect(plans.here?.name).toBe("Week in the hills");
+    expect(notice.text).toContain("It shows theirs now");
   });
 
   it("shows theirs where somebody else was quicker", async () => {

@@ -24,6 +24,18 @@ export function todayIso(now: Date = new Date()): string {
   return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
 }
 
+/** What hands have said of a plan, and no dressing changes: its days, what is asked of them, what is kept and what is kept from them. */
+const byHand = ({ name, place, occasions, asks, days }: Plan): string =>
+  JSON.stringify([
+    ...[name, place, occasions, asks],
+    days.map(({ key, kept, without, look }) => [
+      key,
+      kept,
+      without,
+      kept && look?.pieces.map((one) => one.piece_id),
+    ]),
+  ]);
+
 export class Plans {
   plans = $state.raw<Plan[] | null>(null);
   at = $state<string | null>(null);
@@ -185,7 +197,7 @@ export class Plans {
   }
 
   /** A change by hand while days are being dressed: where that came first the plan is another, by our own doing, and the change is
-   * made on it; one step back undoes both. */
+   * made on it; one step back undoes both. Where somebody's hand changed it too, theirs is shown first. */
   async #whileDressed<T extends { data: Plan } | { refusal: Refusal }>(
     plan: Plan,
     change: (version: number) => Promise<T>,
@@ -193,7 +205,8 @@ export class Plans {
     const dressing = this.asked || this.work.busy;
     const told = await change(plan.version);
     const current = "refusal" in told ? (told.refusal.current as Plan | undefined) : undefined;
-    return dressing && current ? change(current.version) : told;
+    const ours = current && dressing && byHand(current) === byHand(plan);
+    return ours ? change(current.version) : told;
   }
 
   async tick(plan: Plan, piece: string, on: boolean): Promise<void> {
