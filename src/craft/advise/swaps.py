@@ -7,17 +7,19 @@ from collections.abc import Collection, Iterator
 from typing import Any
 
 from craft.advise.rail import place_of
-from craft.cloth.colour import lightness, nearest_name
+from craft.cloth.colour import difference, nearest_name
 from craft.cloth.colouring import suits
 from craft.cloth.piece import colour_of
 from craft.cloth.words import COLOURS, said
 from craft.judge import Aims, Sentence
-from craft.judge.colour import BY_THE_LEG, DARK, skin_of
+from craft.judge.colour import BY_THE_LEG, DARK, FLATTERS, skin_of
 from craft.judge.zones import area_over, quiet_on
 from craft.look import Outfit
 
 #: The place of a piece, the words of it to change, what to say.
 Swap = tuple[str, dict[str, Any], Sentence]
+#: So many of a client's good colours are tried.
+NEAREST = 3
 #: Cloth that shows or draws itself to the body.
 _SHOWS = frozenset({"sheer", "thin", "clinging"})
 #: What gives a flat look a second surface, by kind of piece (brief, section 10).
@@ -166,13 +168,19 @@ def _kinder(outfit: Outfit) -> Iterator[Swap]:
 
 
 def _by_the_face(outfit: Outfit, aims: Aims) -> Iterator[Swap]:
-    """What frames the face in one of their good colours, as light as it is now if there is one."""
+    """What frames the face in one of their good colours: those that are nearest to what it is now first."""
     framing = outfit.extras.get("scarf") or (outfit.top.piece if outfit.top else None)
     if framing is None:
         return
-    known, now = dict(aims.colouring), lightness(framing.word("colour") or "grey")
-    colour = min(COLOURS, key=lambda name: (round(suits(name, known), 2), abs(lightness(name) - now)))
-    yield place_of(framing), {"colour": colour}, Sentence.of(f"One in {said(colour)}: it goes with their colouring.")
+    known, now = dict(aims.colouring), colour_of(framing)
+    best = min(suits(name, known) for name in COLOURS)
+    good = [name for name in COLOURS if suits(name, known) <= max(FLATTERS, best)]
+    for colour in sorted(good, key=lambda name: (difference(name, now), name))[:NEAREST]:
+        yield (
+            place_of(framing),
+            {"colour": colour},
+            Sentence.of(f"One in {said(colour)}: it goes with their colouring."),
+        )
 
 
 def _darker(outfit: Outfit, aims: Aims) -> Iterator[Swap]:

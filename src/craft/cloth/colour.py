@@ -19,7 +19,7 @@ from craft.facts import fact
 SAME, TONE, ANSWERS = 0.035, 0.10, 0.17
 #: Two dark neutrals further apart than the same and nearer than this just miss each other: two blacks, two navies; up to so
 #: light and so strong in chroma a colour is a dark neutral (W).
-MISSES, DARK_NEUTRAL = 0.11, (0.40, 0.065)
+MISSES, DARK_NEUTRAL = 0.11, (0.40, 0.09)
 
 
 def hex_of(colour: str) -> str:

@@ -6,7 +6,6 @@ with pairs of swatches that differ in that one thing only, in OKLCH; the answers
 
 from __future__ import annotations
 
-import math
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from typing import Literal
@@ -42,8 +41,9 @@ _PAIRS: dict[Axis, tuple[tuple[tuple[float, float, float], tuple[float, float, f
         ((0.66, 0.04, 145), (0.66, 0.17, 145)),
     ),
 }
-#: How a colour is placed on each axis: warm hues lie around 60 degrees, cool ones across from it.
-WARM_HUE = 60.0
+#: Warm hues lie about this one, up to so far from it; there the pairs above turn from the warm one to the cool, a blue-red beside an
+#: orange-red, a blue-green beside a yellow-green. So far to either side of that border a hue is neither quite (degrees).
+WARM_HUE, WARM_UP_TO, NEITHER = 80.0, 57.5, 25.0
 #: What lies in the middle of the named colours, and how far the ends are: lightness and chroma.
 _MIDDLE = {"depth": (0.60, 0.28), "clarity": (0.09, 0.07)}
 
@@ -119,7 +119,7 @@ def _off(name: str, wanted: Mapping[Axis, int]) -> float:
     lightness, chroma, hue = Color(COLOURS.get(name, name)).convert("oklch").coords(nans=False)
     strength = min(chroma / 0.08, 1.0)
     placed: dict[Axis, float] = {
-        "warmth": math.cos(math.radians(hue - WARM_HUE)) * strength,
+        "warmth": (WARM_UP_TO - abs((hue - WARM_HUE + 180.0) % 360.0 - 180.0)) / NEITHER * strength,
         "depth": (_MIDDLE["depth"][0] - lightness) / _MIDDLE["depth"][1],
         "clarity": (chroma - _MIDDLE["clarity"][0]) / _MIDDLE["clarity"][1],
     }

@@ -119,11 +119,12 @@ def curve(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 
 @rule("balance.shoulders", looks_at=("top", "one_piece"), reads=("heel",), speaks_to=asks_for_shoulders)
 def shoulders(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
-    """A wide neckline gives shoulders to a figure that asks for them; a halter takes them away."""
+    """A wide neckline or cloth gathered at the bust gives breadth above to a figure that asks for it; a halter takes it away."""
     top = outfit.top
     if top is None:
         return
-    gives = top.neck in BROADENS or gives_shoulders(top.piece) or top.piece.word("cut") == "ruffled"
+    gathered = top.piece.word("gathers") == "bust" and "bust" not in aims.soften
+    gives = top.neck in BROADENS or gives_shoulders(top.piece) or top.piece.word("cut") == "ruffled" or gathered
     if not gives and top.neck not in NARROWS:
         return
     breadth, hip = outfit.body.quantity("shoulder_breadth").cm, outfit.body.quantity("hip_breadth").cm

@@ -41,6 +41,10 @@ COLD_ROOM = 19.0
 CLOSED, WET = 6.0, 5.0
 
 
+#: A piece so far under what a code asks is out of place there (0 to 4; W).
+OUT_OF_PLACE = 0.5
+
+
 def _dressed_most(outfit: Outfit, *, up: bool) -> str:
     """The kind of the piece that dresses a look up most, or down."""
     worn = (piece for piece in outfit.pieces if piece.slot != "extra")
@@ -119,7 +123,9 @@ def code(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     held = Figure("how formal it reads", reads, high if reads > high else low, "scale")
     if reads < low:
         text = f"Less than {asks} asks: the {_dressed_most(outfit, up=False)} dresses it down most."
-        weight = least(0.65, 0.45 + 0.3 * (low - reads))
+        # A shade under the code is near it; one piece far under is out of place, whatever the others make up for.
+        out = most(0.0, low - OUT_OF_PLACE - least(*(formality(one) for one in outfit.pieces if one.slot != "extra")))
+        weight = least(0.65, 0.2 + 0.3 * (low - reads) + 0.3 * out)
         yield con(weight, "dress_code", where, f"Too casual for {asks}", text, held)
     elif reads > high:
         text = f"More than {asks} asks: the {_dressed_most(outfit, up=True)} dresses it up most."

@@ -27,7 +27,9 @@ CLOSE_LEAST, CLOSE_MORE = 0.35, 0.4
 #: Both halves at most this full are skin-tight (W).
 DATED = 0.6
 #: Under a bottom at most this full, tucked cloth from this thick on shows behind (0 to 4; 0 to 1; W).
-RIDGE_SHOWS, RIDGE_FROM = 2.0, 0.12
+RIDGE_SHOWS, RIDGE_FROM = 2.0, 0.04
+#: Cloth that shows what lies beneath it: it is thin, it clings, or it follows and shines.
+SHOWS_RIDGES = frozenset({"thin", "sheer", "clinging", "satin"})
 #: A band so far below the navel is low for a knot, cm (W).
 KNOT_LOW = 2.0
 #: A waist marked at least this clearly (0 to 1) counts as marked; below the second as lost.
@@ -152,13 +154,14 @@ def ridge(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     top, bottom = outfit.top, outfit.bottom
     if top is None or bottom is None or not top.ridge or bottom.volume > RIDGE_SHOWS:
         return
-    if bottom.piece.fabric & {"thin", "sheer", "clinging"} and top.thickness >= RIDGE_FROM:
+    if bottom.piece.fabric & SHOWS_RIDGES and top.thickness >= RIDGE_FROM:
         text = "The tucked cloth shows as a ridge behind: tuck it flat, then lift it above the seat."
         held, where = (
             Figure("thickness of the cloth", top.thickness, RIDGE_FROM, "share"),
             ("seat", outfit.at("high_hip")),
         )
-        yield con(0.2, "bulk_at_tuck", where, "Ridge behind", text, held)
+        # Thin cloth makes a fine ridge, thick cloth a step.
+        yield con(least(0.2, 2 * top.thickness), "bulk_at_tuck", where, "Ridge behind", text, held)
 
 
 @rule("volume.tuck_bulk", looks_at=BASE, reads=("heel",), borders=(BULK_SHOWS, CLOSE), source="Tucks (5)")

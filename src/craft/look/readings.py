@@ -61,6 +61,8 @@ UNSEEN_COLOUR = (*LEGWEAR, *BENEATH)
 SMALL = tuple(kind for kind in BESIDES if kind not in UNSEEN_COLOUR)
 #: How far below the shoulder a suit's cloth may end and its straps still reach it, cm (W).
 STRAPS = 20.0
+#: From this share of a piece a colour of its pattern counts as one of the look's (W).
+A_COLOUR = 0.2
 #: How much each cut, cloth and pattern asks of the eye (W), and a hem that swings.
 DETAIL = {"ruffled": 1.0, "peplum": 0.6, "pleated": 0.5, "large_print": 1.0, "animal": 1.0, "check": 0.5,
           "lettering": 0.8, "small_print": 0.4, "horizontal_stripe": 0.4, "crochet": 0.5}  # fmt: skip
@@ -326,8 +328,8 @@ class Readings:
 
     @reading(*CLOTHES)
     def spread_of_colour(self) -> float:
-        """How far the colours of the large areas lie from the outermost one's (colour distance)."""
-        large = [worn.colour for worn in self._large]
+        """How far the colours of the large areas, those of their patterns too, lie from the outermost one's (colour distance)."""
+        large = [colour for worn in self._large for colour, share in colours_of(worn.piece) if share >= A_COLOUR]
         return most(*(difference(colour, large[0]) for colour in large), 0.0)
 
     @reading("top", "one_piece", "layer", "bottom", "shoes", "scarf")

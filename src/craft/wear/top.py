@@ -53,7 +53,7 @@ TUCKS: dict[str, TuckRow] = {
     "back": TuckRow(0, 0, 1, 0.35, -0.2, 0.0),
     "tail_fold": TuckRow(0, 0, 0.5, 0.2, 0.0, 0.0),
     "knot": TuckRow(1, 0.5, 0, 0.8, -0.4, 0.0),
-    "bra": TuckRow(1, 1, 1, 0.8, -0.3, 0.0),
+    "bra": TuckRow(1, 1, 1, 0.8, -0.6, 0.0),
     "lifted": TuckRow(1, 1, 1, 1.0, -0.7, 0.0),
     "front_and_tail": TuckRow(0.5, 0.5, 0.5, 0.6, -0.4, 1.0),
     "gathered": TuckRow(0, 0.5, 0, 0.55, -0.4, 0.0),
