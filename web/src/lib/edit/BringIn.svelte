@@ -52,7 +52,7 @@
       <textarea
         class="field block min-h-72 resize-y border-1.5 leading-7"
         spellcheck="false"
-        placeholder={"navy straight trousers high rise, ankle\nlike the last one in olive\nwhite tee skimming\ncamel coat knee, chest 108"}
+        placeholder={"navy straight trousers high rise, ankle\nlike the last one in olive\nwhite tee skimming by Orla Weft, size M\ncamel coat knee, chest 108"}
         bind:value={text}
         onkeydown={(event) => {
           if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) void hang();
@@ -64,7 +64,7 @@
         {lines.length === 1 ? "piece" : "pieces"} <span class="key">Ctrl Enter</span>
       </button>
       <span class="text-sm text-bark"
-        >A line a piece. A maker of hers may be named, and a size. What is not understood becomes its note.</span
+        >A line a piece. A maker may be named, and a size. What is not understood becomes its note.</span
       >
     </div>
     {#if trouble}<p role="alert" class="mt-2 text-madder">{trouble}</p>{/if}
@@ -72,7 +72,7 @@
       {#if told.length}
         <p class="mt-3">
           {hung.length} hang{hung.length === 1 ? "s" : ""}{refused.length
-            ? `, ${refused.length} could not be read and stand above to be said otherwise`
+            ? `, ${refused.length} could not be read and ${refused.length === 1 ? "stands" : "stand"} above to be said otherwise`
             : ""}.
         </p>
         {#each refused as one (one.id)}<p class="text-sm text-madder">{one.refused}</p>{/each}
