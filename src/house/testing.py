@@ -18,8 +18,11 @@ from house.steps import check_room, open_house
 
 #: The tests in two halves that take about as long: those at the screen wait much of the time, and leave room for the others.
 ORDER = "tests/house/test_order.py"
-AT_THE_SCREEN = ("tests/browser", "tests/reliability", ORDER)
-OTHERS = ("tests/blind", "tests/craft", "tests/house", "tests/stands", "tests/studio", "src/craft", f"--ignore={ORDER}")
+AT_THE_SCREEN = ("tests/browser", ORDER)
+OTHERS = (
+    *("tests/blind", "tests/craft", "tests/house", "tests/reliability", "tests/stands", "tests/studio", "src/craft"),
+    f"--ignore={ORDER}",
+)
 #: What pytest ends with where it had nothing to run.
 NOTHING_RAN = 5
 

@@ -78,6 +78,7 @@ def test_what_is_not_said_is_taken_from_others_of_the_maker(house: House) -> Non
     told = hang_lines(house, lines)
     assert [told[line]["taken"] for line in lines] == [[], ["size 12", "straight", "high rise"], [], [], []]
     assert [told[line]["note"] for line in lines] == [""] * 5
+    assert [told[line]["maker"] for line in lines] == ["Orla Weft", "Orla Weft", "Orla Weft", "", ""]
     rack = {one["id"]: one for one in house.api.ask("GET", f"/clients/{house.client.id}/rack").told["pieces"]}
     facts = [rack[told[line]["id"]]["facts"] for line in lines]
     assert [(one["maker"], one["label_size"]) for one in facts] == [

@@ -13,7 +13,10 @@ from craft.cloth.words import said
 ALIKE = {"cut": "leg_opening_cm", "rise": "front_rise_cm", "fit": "chest_cm"}
 
 
-_BY = re.compile(r"\bby (?P<maker>[A-Z][\w’'&-]*(?: (?:& |and )?[A-Z][\w’'&-]*)*)")
+#: “By”, but not who wore, gave, bought or lent it.
+_BY = re.compile(
+    r"(?<!worn )(?<!given )(?<!bought )(?<!lent )\bby (?P<maker>[A-Z][\w’'&-]*(?: (?:& |and )?[A-Z][\w’'&-]*)*)"
+)
 _SIZE = re.compile(r",?\s*\b(?:label )?size (?P<size>\d{1,3}(?:\.5)?|\d?X{0,3}[SML])(?![\w.])", re.I)
 
 
@@ -39,8 +42,8 @@ def find_maker(line: str, makers: Iterable[str]) -> tuple[str, str]:
 
     >>> find_maker("navy jeans by Fenwick Loom, inseam 70", ["Fenwick", "Fenwick Loom"])
     ('Fenwick Loom', 'navy jeans, inseam 70')
-    >>> find_maker("navy jeans by Orla Weft", []), find_maker("navy jeans", ["Fenwick Loom"])
-    (('Orla Weft', 'navy jeans'), ('', 'navy jeans'))
+    >>> find_maker("navy jeans by Orla Weft", []), find_maker("navy jeans given by Ann", ["Fenwick Loom"])
+    (('Orla Weft', 'navy jeans'), ('', 'navy jeans given by Ann'))
     """
     for maker in sorted({one for one in makers if one.strip()}, key=lambda one: (-len(one), one)):
         name = r"\s+".join(re.escape(word) for word in maker.split())

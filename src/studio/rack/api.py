@@ -54,7 +54,8 @@ class LineOut(BaseModel):
     id: UUID
     title: str
     note: str
-    #: What was not said and taken from others of its maker.
+    #: Whose it is, as far as the line says so, and what was not said and taken from others of the same maker.
+    maker: str
     taken: list[str]
     refused: str
 
@@ -236,18 +237,14 @@ def hang(request: MemberRequest, client_id: UUID, given: Line, heel_cm: Heel = 2
 def hang_lines(request: MemberRequest, client_id: UUID, given: Lines) -> Any:
     """Hang many pieces, a line each; a line that cannot be read hangs nothing and is told. “Like the last one in navy” is understood."""
     found = services.hang_lines(request.user, client_id, [(one.id, one.line) for one in given.lines])
-    return LinesOut(
-        lines=[
-            LineOut(
-                id=one.line_id,
-                title=(one.row.name or title_of(Piece.of(one.row.piece))) if one.row else "",
-                note=stored(Facts, one.row.facts).note if one.row else "",
-                taken=list(one.taken),
-                refused=one.refused,
-            )
-            for one in found
-        ]
-    )
+    return LinesOut(lines=[_line_out(one) for one in found])
+
+
+def _line_out(one: services.Brought) -> LineOut:
+    if one.row is None:
+        return LineOut(id=one.line_id, title="", note="", maker="", taken=[], refused=one.refused)
+    facts, title = stored(Facts, one.row.facts), one.row.name or title_of(Piece.of(one.row.piece))
+    return LineOut(id=one.line_id, title=title, note=facts.note, maker=facts.maker, taken=list(one.taken), refused="")
 
 
 @router.post("/clients/{uuid:client_id}/rack/pieces", response={201: RackPieceOut, 422: Refusal})

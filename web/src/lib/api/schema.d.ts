@@ -5999,6 +5999,8 @@ export interface components {
             title: string;
             /** Note */
             note: string;
+            /** Maker */
+            maker: string;
             /** Taken */
             taken: string[];
             /** Refused */

@@ -23,7 +23,7 @@
   const refused = $derived(told.filter((one) => one.refused));
   const hung = $derived(told.filter((one) => !one.refused));
   const asked = $derived(hung.filter((one) => one.note));
-  const taken = $derived(hung.filter((one) => one.taken.length));
+  const made = $derived(hung.filter((one) => one.maker));
 
   async function hang() {
     if (!lines.length || busy) return;
@@ -76,11 +76,12 @@
             : ""}.
         </p>
         {#each refused as one (one.id)}<p class="text-sm text-madder">{one.refused}</p>{/each}
-        {#if taken.length}
-          <p class="mt-2 text-sm">Taken from others of the same maker, to be checked:</p>
+        {#if made.length}
+          <p class="mt-2 text-sm">Of a maker; what is taken from others of theirs is to be checked:</p>
           <ul class="text-sm text-bark">
-            {#each taken as one (one.id)}<li>
-                {one.title}: <span class="basted">{one.taken.join(", ")}</span>
+            {#each made as one (one.id)}<li>
+                {one.title} by {one.maker}{#if one.taken.length}:
+                  <span class="basted">{one.taken.join(", ")}</span>{/if}
               </li>{/each}
           </ul>
         {/if}
