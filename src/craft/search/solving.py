@@ -24,6 +24,8 @@ class Effort(NamedTuple):
 
 #: As most models are searched, on two cores.
 SIDE_BY_SIDE = Effort(workers=2, linear=1)
+#: So many times the time is waited, one after the other, while there is no answer at all.
+PATIENCE = (1, 5, 30)
 
 
 def new_model() -> cp_model.CpModel:
@@ -36,24 +38,28 @@ def new_model() -> cp_model.CpModel:
 def solve(
     model: cp_model.CpModel, seconds: float, progress: Progress | None = None, effort: Effort = SIDE_BY_SIDE
 ) -> cp_model.CpSolver | None:
-    """A solver that has solved a model, to the best within a time; None where nothing keeps its limits."""
+    """A solver that has solved a model, to the best within a time; None where nothing keeps its limits. On a machine so slow that
+    there is no answer at all by then it goes on: a late answer is better than none."""
     from ortools.sat.python import cp_model
 
-    solver = cp_model.CpSolver()
-    solver.parameters.max_time_in_seconds = seconds
-    solver.parameters.num_workers, solver.parameters.linearization_level = effort
-    solver.parameters.random_seed = 1
-    status = _told_while(solver, model, seconds, progress)
-    return solver if status in (cp_model.OPTIMAL, cp_model.FEASIBLE) else None
+    for patience in PATIENCE:
+        solver = cp_model.CpSolver()
+        solver.parameters.max_time_in_seconds = patience * seconds
+        solver.parameters.num_workers, solver.parameters.linearization_level = effort
+        solver.parameters.random_seed = 1
+        status = _told_while(solver, model, patience * seconds, progress)
+        if status != cp_model.UNKNOWN:
+            return solver if status in (cp_model.OPTIMAL, cp_model.FEASIBLE) else None
+    raise RuntimeError("no answer within the time")
 
 
 def solved(
     model: cp_model.CpModel, seconds: float, progress: Progress | None = None, effort: Effort = SIDE_BY_SIDE
 ) -> cp_model.CpSolver:
-    """As `solve`, of a model that can always be kept. Raises RuntimeError where no answer came within the time."""
+    """As `solve`, of a model that can always be kept. Raises RuntimeError where it cannot."""
     solver = solve(model, seconds, progress, effort)
     if solver is None:
-        raise RuntimeError("no answer within the time")
+        raise RuntimeError("nothing keeps the limits of what can always be kept")
     return solver
 
 
