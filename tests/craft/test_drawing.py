@@ -18,12 +18,12 @@ from craft.body import Body, Measures, Quantity
 from craft.cloth import Piece
 from craft.cloth.kinds import KINDS
 from craft.cloth.words import DRESS_CUTS, FIT, HEM, LEG_CUTS, NECK, SWIM_DETAIL, TOP_CUTS
-from craft.draw import draw_back, draw_figure
+from craft.draw import draw_back, draw_figure, draw_look
 from craft.draw.flats import flat_of
 from craft.draw.profile import draw_profile
 from craft.draw.shapes import AREAS, Shape, moved
 from craft.draw.specimens import LOOKS, ROWS, bodies_svg, drawn_look, kinds_svg
-from craft.draw.svg import bounds, painted, picture_svg
+from craft.draw.svg import bounds, framed_svg, painted, picture_svg
 from craft.look import Look, Outfit, compose
 from tests.craft.looks import looks
 from tests.craft.test_fit import BODY, bodies
@@ -316,3 +316,23 @@ def test_the_sheets_show_every_kind() -> None:
     assert {kind for kind in KIND_LIST if kind != "smoothing_shorts"} <= shown
     for sheet in (kinds_svg(), bodies_svg()):
         ElementTree.fromstring(sheet)  # noqa: S314 (our own)
+
+
+@pytest.mark.parametrize("window", [(0.0, 20.0), (80.0, 115.0), (130.0, 170.0)])
+def test_a_part_holds_what_is_seen_of_it_and_all_that_holds_that(window: tuple[float, float]) -> None:
+    body = Body.of(Measures.of({"stature": 168}))
+    pieces = [
+        {"is": "jeans", "fade": ["thighs"]},
+        {"is": "knit", "fabric": ["ribbed"], "tuck": "front"},
+        {"is": "coat"},
+    ]
+    shapes = draw_look(compose(body, Look.of([*pieces, {"is": "trainers"}])))
+    part = framed_svg(shapes, "part", "p", window=window)
+    assert part.count("<path") < framed_svg(shapes, "whole", "p").count("<path")
+    assert set(re.findall(r"url\(#([^)]+)\)", part)) <= set(re.findall(r'id="([^"]+)"', part))
+    low, top = window
+    seen = {
+        shape.d for shape in shapes if low <= max(y for _, y in shape.points) and min(y for _, y in shape.points) <= top
+    }
+    # What lies in the window is painted, but where the area that holds it lies outside.
+    assert all(shape.d in part for shape in shapes if shape.d in seen and not shape.clip)

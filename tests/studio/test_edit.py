@@ -86,6 +86,16 @@ def test_what_is_not_said_is_taken_from_others_of_the_maker(house: House) -> Non
     assert rack[told[lines[1]]["id"]]["piece"] == {"is": "jeans", "colour": "white", "cut": "straight", "rise": "high"}
 
 
+def test_one_line_names_a_maker_too_and_another_is_no_riddle(house: House) -> None:
+    address = f"/clients/{house.client.id}/rack"
+    hung = [
+        house.api.ask("POST", address, {"id": str(uuid.uuid4()), "line": line}).told
+        for line in ("navy knit by Orla Weft, size 12", "another white knit from orla weft")
+    ]
+    assert [(one["facts"]["maker"], one["facts"]["label_size"]) for one in hung] == [("Orla Weft", "12")] * 2
+    assert hung[1]["piece"] == {"is": "knit", "colour": "white"}
+
+
 def test_each_piece_is_proposed_for_with_its_reason(house: House, wardrobe: dict[str, Any]) -> None:
     told = edit(house, "sorting")
     by_id = {one["piece_id"]: one for one in told["pieces"]}

@@ -198,11 +198,13 @@ describe("the look table", () => {
     table.draft.change("bottom", { is: "chinos" }, "chinos");
     await soon();
     table.draft.change("bottom", { is: "jeans" }, "jeans");
-    const taken = dressing.mendFirst();
+    const changed = vi.spyOn(table.draft, "change");
+    const taken = Promise.all([dressing.mendFirst(), dressing.mendFirst()]);
     expect(table.draft.pieces.bottom).toEqual({ is: "jeans" });
     await soon();
     await taken;
     expect(table.draft.pieces.bottom).toEqual({ is: "jeans", cut: "wide" });
+    expect(changed).toHaveBeenCalledTimes(1);
   });
 
   it("keeps the last assessment on screen when the server refuses, and says what is wrong", async () => {

@@ -18,7 +18,7 @@ from craft.look import Outfit
 
 #: The place of a piece, the words of it to change, what to say.
 Swap = tuple[str, dict[str, Any], Sentence]
-#: So many of a client's good colours are tried.
+#: So many of a client's good colours are tried (W).
 NEAREST = 3
 #: Cloth that shows or draws itself to the body.
 _SHOWS = frozenset({"sheer", "thin", "clinging"})

@@ -76,7 +76,7 @@ def framed_svg(
     )
 
 
-#: A contour bulges between its points by less than this, cm.
+#: A contour bulges between its points by less than this, cm (W).
 BULGE = 3.0
 
 

@@ -30,7 +30,7 @@ LEGS, SHOES, EASED_LAYERS, EASE = (
     2.4,
 )
 #: What each weighs (W).
-LEG, SHOE, LAYER, FINISH, MIX = 0.15, 0.15, 0.08, 0.06, 0.06
+LEG, SHOE, LAYER, FINISH, MIX = 0.15, 0.08, 0.08, 0.06, 0.06
 #: Pieces this far apart in formality are worked against each other (0 to 4; W).
 MIXED = 1.7
 

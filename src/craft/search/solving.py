@@ -24,7 +24,7 @@ class Effort(NamedTuple):
 
 #: As most models are searched, on two cores.
 SIDE_BY_SIDE = Effort(workers=2, linear=1)
-#: So many times the time is waited, one after the other, while there is no answer at all.
+#: So many times the time is waited, one after the other, while there is no answer at all (W).
 PATIENCE = (1, 5, 30)
 
 

@@ -11,7 +11,7 @@ from django.db import transaction
 
 from craft.cloth import Piece
 from craft.cloth.maker import Made, Taken, find_maker, find_size, taken_from
-from craft.cloth.quick import read_entry, read_like
+from craft.cloth.quick import Entry, read_entry, read_like
 from craft.errors import InvalidInput
 from craft.fit import Landed
 from craft.formats.rack_csv import PieceTable, read_pieces, write_pieces
@@ -31,7 +31,8 @@ def hang_line(member: Member, client_id: Any, line: str, piece_id: UUID) -> Rack
     Raises NotUnderstood, UnknownWord or Http404; then nothing is written.
     """
     with transaction.atomic():
-        read = _read(member, line, None, _made(member, client_id))
+        rest, found = _facts_said(line, _made(member, client_id))
+        read = _with_facts(read_entry(rest, member.studio.unit), found)
         return _hang(member, client_id, piece_id, read.piece, read.kept)
 
 
@@ -50,10 +51,13 @@ def hang_lines(member: Member, client_id: Any, lines: list[tuple[UUID, str]]) ->
     found: list[Brought] = []
     with transaction.atomic():
         made = _made(member, client_id)
-        last = made[-1].piece if made else None
+        newest = RackPiece.objects.of(member).not_removed().filter(client_id=client_id).last()
+        last = stored_piece(PieceRow(newest.id, newest.version, newest.piece)) if newest else None
         for line_id, line in lines:
             try:
-                read = _read(member, line, last, made)
+                rest, said = _facts_said(line, made)
+                like = read_like(rest, last, member.studio.unit)
+                read = _with_facts(like or read_entry(rest, member.studio.unit), said, taking=not like)
             except InvalidInput as error:
                 found.append(Brought(line_id, None, refused=str(error)))
                 continue
@@ -74,23 +78,33 @@ class _Read(NamedTuple):
         return self.facts.model_dump(mode="json", exclude_defaults=True)
 
 
-def _read(member: Member, line: str, last: Piece | None, made: list[Made]) -> _Read:
-    """One line as a piece with its facts. Raises NotUnderstood or UnknownWord."""
-    unit = member.studio.unit
+class _Said(NamedTuple):
+    """What a line says besides the piece: maker and size; and what else hangs of makers."""
+
+    maker: str
+    size: str
+    made: list[Made]
+
+
+def _facts_said(line: str, made: list[Made]) -> tuple[str, _Said]:
     maker, rest = find_maker(line, (one.maker for one in made))
     size, rest = find_size(rest)
-    like = read_like(rest, last, unit)
-    entry = like or read_entry(rest, unit)
-    taken = taken_from(entry.piece, maker, made) if maker and not like else Taken(entry.piece, "", ())
-    facts = Facts(note=f"Ask: {entry.note}" if entry.note else "", maker=maker, label_size=size or taken.label_size)
-    words = taken.words if size or not taken.label_size else (f"size {taken.label_size}", *taken.words)
+    return rest, _Said(maker, size, made)
+
+
+def _with_facts(entry: Entry, of: _Said, *, taking: bool = True) -> _Read:
+    """A piece with its facts; what is not said is taken from others of the maker, but where it is said to be like another."""
+    taken = taken_from(entry.piece, of.maker, of.made) if of.maker and taking else Taken(entry.piece, "", ())
+    note = f"Ask: {entry.note}" if entry.note else ""
+    facts = Facts(note=note, maker=of.maker, label_size=of.size or taken.label_size)
+    words = taken.words if of.size or not taken.label_size else (f"size {taken.label_size}", *taken.words)
     return _Read(taken.piece, facts, words)
 
 
 def _made(member: Member, client_id: Any) -> list[Made]:
-    """What hangs already, by whom it was made, in the order in which it was hung. Raises Http404."""
+    """What hangs already and names its maker, in the order in which it was hung. Raises Http404."""
     client = hold(member, client_id)
-    rows = RackPiece.objects.of(member).not_removed().filter(client=client)
+    rows = RackPiece.objects.of(member).not_removed().filter(client=client, facts__maker__gt="")
     found = []
     for row in rows:
         piece, facts = stored_piece(PieceRow(row.id, row.version, row.piece)), stored(Facts, row.facts)

@@ -64,6 +64,8 @@ export class Dressing {
   /** One key takes the first mend: of the look as it is now, where the engine is still at it. */
   async mendFirst(): Promise<void> {
     await this.table.judged();
+    // Pressed twice meanwhile, the first press has taken it.
+    if (this.table.pending) return;
     if (this.aside === "ways") {
       const way = this.table.ways.stale ? undefined : this.table.ways.told?.[0];
       if (way) this.take(way);

@@ -73,10 +73,10 @@
   .thread {
     height: 0;
   }
-  .stitched {
+  .thread.stitched {
     border-bottom: 6px solid var(--color-chalk);
   }
-  .basted {
+  .thread.basted {
     border-bottom: 6px dashed var(--color-bark);
   }
   .pieces {
