@@ -44,6 +44,8 @@ _PAIRS: dict[Axis, tuple[tuple[tuple[float, float, float], tuple[float, float, f
 #: Warm hues lie about this one, up to so far from it; there the pairs above turn from the warm one to the cool, a blue-red beside an
 #: orange-red, a blue-green beside a yellow-green. So far to either side of that border a hue is neither quite (degrees).
 WARM_HUE, WARM_UP_TO, NEITHER = 80.0, 57.5, 25.0
+#: What of its distance a light colour keeps by a deep colouring (W).
+CARRIED = 0.5
 #: What lies in the middle of the named colours, and how far the ends are: lightness and chroma.
 _MIDDLE = {"depth": (0.60, 0.28), "clarity": (0.09, 0.07)}
 
@@ -123,4 +125,11 @@ def _off(name: str, wanted: Mapping[Axis, int]) -> float:
         "depth": (_MIDDLE["depth"][0] - lightness) / _MIDDLE["depth"][1],
         "clarity": (chroma - _MIDDLE["clarity"][0]) / _MIDDLE["clarity"][1],
     }
-    return sum((max(-1.0, min(1.0, placed[axis])) - lean) ** 2 for axis, lean in wanted.items())
+    return sum(_apart(axis, max(-1.0, min(1.0, placed[axis])), lean) ** 2 for axis, lean in wanted.items())
+
+
+def _apart(axis: Axis, placed: float, lean: int) -> float:
+    """How far a colour lies from what is wanted on an axis. Very dark colours wear a light colouring; a deep one carries
+    light colours well (brief, section 19)."""
+    carries = axis == "depth" and lean > 0
+    return (placed - lean) * (CARRIED if carries else 1.0)

@@ -19,6 +19,8 @@ rule = Subject("balance", "Reading the body (3)")
 BROADENS, NARROWS = ("boat", "one_shoulder", "square"), ("halter",)
 #: One half so much lighter than the other comes forward (OKLCH lightness, W).
 LIGHTER = 0.3
+#: By how much more it counts that the lower half is lighter and fuller at once (W).
+BOTH_WAYS = 0.1
 #: Volumes apart by this much move weight from one half of the figure to the other; a top at most the second full is
 #: skin-tight (0 to 4).
 MOVES, TIGHT_TOP = 0.6, 0.8
@@ -159,6 +161,9 @@ def light(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     if outfit.shape == "triangle":
         text = "Light above, dark below: what the shape has less of comes forward."
         yield pro(0.12 + _wanted(aims), "balance_gained", where, "Light above", text, held)
-    elif apart <= -LIGHTER or bottom.volume - outfit.above >= MOVES:
+        return
+    lighter, fuller = apart <= -LIGHTER, bottom.volume - outfit.above >= MOVES
+    if lighter or fuller:
         text = "What is light or eased lies below, where the shape has less: the halves balance."
-        yield pro(0.15 + _wanted(aims), "balance_gained", where, "Weight below", text, held)
+        weight = 0.15 + (BOTH_WAYS if lighter and fuller else 0.0) + _wanted(aims)
+        yield pro(weight, "balance_gained", where, "Weight below", text, held)

@@ -26,12 +26,17 @@ ON_THE_LEG, SKIMS = 1.0, 1.6
 #: A hip this slim for the waist, or for the bust, or a thigh this slim for the hip, gives a straight rigid leg nothing to
 #: hang from; a cloth that gives less than the last is firm (W).
 SLIM_HIP, UNDER_BUST, SLIM_THIGH, FIRM = 1.06, 0.95, 0.94, 0.03
-#: A hip less than this share of the stature is a slim one (W: half a deviation under the mean of proportions.py).
-SLIM_FOR_STATURE = 0.568
+#: A hip less than this share of the stature is a slim one, less than the second whatever the bust (W: half a deviation and one
+#: and a half under the mean of proportions.py).
+SLIM_FOR_STATURE, VERY_SLIM = 0.568, 0.52
 #: A dress or tunic that ends so far below the crotch hides what is sheer below, cm (W).
 HIDES = 8.0
+#: What it weighs that something is seen through a top where the client softens nothing there (W).
+SHOWS_ANYWHERE = 0.1
+#: By how much more close cloth counts against it where the calves are to be softened with the hips (W).
+CALVES_TOO = 0.1
 _CLINGS = frozenset({"clinging", "thin", "ribbed", "satin"})
-_STRAIGHT = ("straight", "boyfriend", "girlfriend", "wide", "bootcut")
+_STRAIGHT = ("straight", "boyfriend", "girlfriend", "bootcut")
 
 
 def _lies_on(bottom: WornBottom) -> bool:
@@ -122,24 +127,25 @@ def upper_skims(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield pro(0.2, "skims", where, "Skims the middle", "There is ease over the middle: it skims.", held)
 
 
-@rule(
-    "cloth.shows",
-    looks_at=UPPER,
-    reads=("heel",),
-    speaks_to=lambda of: bool(of.aims.soften & {"middle", "bust", "upper_arms"}),
-)
-def upper_shows(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
-    """A top that shows what is under it, over a zone to soften, with nothing between."""
+def shows_above(outfit: Outfit) -> WornTop | None:
+    """The top that lets what is under it be seen, with nothing between or closed over it."""
     top = outfit.top
-    kept = aims.soften & {"middle", "bust", "upper_arms"}
     if top is None or not sheer(top.piece) or len(outfit.look.all("top")) > 1:
+        return None
+    return None if outfit.outer is not None and not outfit.outer.open else top
+
+
+@rule("cloth.shows", looks_at=UPPER, reads=("heel",))
+def upper_shows(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A top that shows what is under it, with nothing between: over a zone to soften, and a little anywhere."""
+    top = shows_above(outfit)
+    if top is None:
         return
-    if outfit.outer is not None and not outfit.outer.open:
-        return
-    zone = min(kept)
+    kept = aims.soften & {"middle", "bust", "upper_arms"}
+    zone = min(kept, default="bust")
     text = f"The cloth lets the {said(zone)} be seen through it: line it, or wear something under it."
     held, where = _held(top.volume, ON_THE_LEG, "volume of the top"), (zone, height_of(outfit, zone))
-    weight = 0.4 if top.volume <= SKIMS else 0.25
+    weight = (0.4 if top.volume <= SKIMS else 0.25) if kept else SHOWS_ANYWHERE
     yield con(weight, "sheer", where, "Shows through above", text, held, also=("draws_to_zone",))
 
 
@@ -150,7 +156,15 @@ def has_slim_hip(of: Client) -> bool:
     slim_thigh = body.girth("thigh") < SLIM_THIGH * usual_thigh
     # A full bust says nothing of the seat: the hip is slim against the waist, and for the stature.
     slim = hip < SLIM_FOR_STATURE * body.stature and hip / body.girth("bust") < UNDER_BUST
+    slim = slim or hip < VERY_SLIM * body.stature
     return hip / body.girth("waist") < SLIM_HIP or slim or slim_thigh
+
+
+def bags_at_seat(outfit: Outfit, aims: Aims) -> bool:
+    """Whether a straight leg in cloth that does not give hangs from a slim hip."""
+    bottom = outfit.bottom
+    firm = bottom is not None and stretch(bottom.piece) < FIRM and bottom.cut in _STRAIGHT
+    return firm and has_slim_hip(Client(outfit.body, aims, outfit.schools))
 
 
 @rule("cloth.bags", about="legs", looks_at=BOTTOM, reads=("heel",), speaks_to=has_slim_hip)
@@ -160,12 +174,11 @@ def bags(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     if bottom is None or not bottom.has_legs:
         return
     over_waist = body.girth("hip") / body.girth("waist")
-    firm = stretch(bottom.piece) < FIRM
     held, where = Figure("hip over waist", over_waist, SLIM_HIP, "share"), ("seat", outfit.at("hip"))
-    if firm and bottom.cut in _STRAIGHT:
+    if bags_at_seat(outfit, aims):
         text = "On so slim a hip a straight leg in firm cloth bags at seat and rise."
         yield con(0.35, "baggy_seat", where, "Bags at the seat", text, held)
-    elif not firm and bottom.volume <= SKIMS:
+    elif stretch(bottom.piece) >= FIRM and bottom.volume <= SKIMS:
         text = "Cloth that gives hugs the slim seat: nothing bags."
         yield pro(0.15, "baggy_seat", where, "Hugs the seat", text, held)
 
@@ -193,6 +206,7 @@ def skims_hips(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     elif bottom.volume <= ON_THE_LEG and not hidden:
         weight = 0.3 if aims.soften & {"hips", "thighs", "seat"} else 0.15
         weight += 0.2 if bottom.piece.fabric & _CLINGS else 0.0
+        weight += CALVES_TOO if "calves" in aims.soften and bottom.has_legs else 0.0
         text = "Close cloth over the hips shows just what they are."
         yield con(weight, "clings", where, "Close over the hips", text, held)
     elif hidden and not skim and bottom.volume <= SKIMS:

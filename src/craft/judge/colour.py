@@ -32,6 +32,8 @@ ANCHORS = Border("anchors", "A shoe so much darker than the look holds the eye d
 CARRIES_ON = 0.15
 #: From so much leg below the hem a shoe is seen against the leg and no longer against the hem, cm (W).
 BY_THE_LEG = 25.0
+#: What is at most this light above the leg answers a dark shoe by being dark, whatever its hue (OKLCH lightness; W).
+DARK_ANSWERS = 0.46
 #: OKLCH chroma from which a colour is a signal (W).
 SIGNAL = 0.17
 #: Skin by what is said of the client's colouring, for shoes that are near to it: depth, and within it warmth (W: one made-up
@@ -42,8 +44,11 @@ SKIN = {
     "deep": {"warm": "#845334", "neutral": "#80553b", "cool": "#755144"},
 }
 #: A colour this near to the client's colouring does well by the face; one further off than the second speaks before the
-#: face does, the more the further, up to the third (0 to 1; weight; W).
-FLATTERS, OVERPOWERS, MOST_BY_FACE = 0.15, 0.45, 0.2
+#: face does (0 to 1; W).
+FLATTERS, OVERPOWERS = 0.15, 0.45
+#: What is by the face counts most (brief, section 19): what a colour weighs that speaks before it, by how much more the
+#: further off it is, and at most (W).
+BY_FACE, BY_FACE_MORE, BY_FACE_MOST = 0.12, 0.45, 0.3
 
 
 #: Patterns that break a column up (brief, section 10).
@@ -62,32 +67,35 @@ def skin_of(aims: Aims) -> str:
 @rule("colour.recedes", reads=("areas",), speaks_to=keeps_quiet)
 def recede(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Dark over a zone to soften keeps it quiet."""
-    zone, light = _quiet_zone(outfit, aims)
-    if light <= DARK:
+    quiet = _over_quiet_zones(outfit, aims)
+    dark = [(zone, light) for zone, light in quiet if light <= DARK]
+    if dark:
+        zone, light = dark[0]
         text = f"Dark cloth over the {zone} keeps them quiet."
         held = Figure("lightness", light, DARK, "share")
-        weight = 0.25 if zone in aims.soften else 0.15
+        weight = (0.25 if zone in aims.soften else 0.15) * len(dark) / len(quiet)
         yield pro(weight, "dark_recedes", (zone, height_of(outfit, zone)), "Dark recedes", text, held)
 
 
 @rule("colour.advances", reads=("areas",), speaks_to=keeps_quiet)
 def advance(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Light over a zone to soften brings it forward."""
-    zone, light = _quiet_zone(outfit, aims)
-    if zone and light >= LIGHT:
+    quiet = _over_quiet_zones(outfit, aims)
+    pale = [(zone, light) for zone, light in quiet if light >= LIGHT]
+    if pale:
+        zone, light = pale[0]
         text = f"Light cloth over the {zone} brings them forward."
         held = Figure("lightness", light, LIGHT, "share")
-        weight = 0.3 if zone in aims.soften else 0.18
+        weight = (0.3 if zone in aims.soften else 0.18) * len(pale) / len(quiet)
         yield con(weight, "light_advances", (zone, height_of(outfit, zone)), "Light advances", text, held)
 
 
-def _quiet_zone(outfit: Outfit, aims: Aims) -> tuple[str, float]:
-    """The first zone to keep quiet that cloth is seen over, and how light that is; none, and the middle, where none is."""
-    for zone in quiet_on(outfit, aims):
-        area = area_over(outfit, zone)
-        if area is not None and zone != "upper_arms":
-            return zone, area.lightness
-    return "", (DARK + LIGHT) / 2
+def _over_quiet_zones(outfit: Outfit, aims: Aims) -> list[tuple[str, float]]:
+    """How light the cloth is that is seen over each zone the client softens; where cloth is over none of them, over each
+    that the shape leads with."""
+    covered = ((zone, area_over(outfit, zone)) for zone in quiet_on(outfit, aims) if zone != "upper_arms")
+    seen = [(zone, area.lightness) for zone, area in covered if area is not None]
+    return [one for one in seen if one[0] in aims.soften] or seen
 
 
 def _halves(outfit: Outfit) -> tuple[WornTop, WornBottom, float] | None:
@@ -124,7 +132,7 @@ def _shoe_against_leg(outfit: Outfit) -> tuple[WornBottom, float] | None:
 
 
 @rule(
-    "feet.colour", looks_at=(*LEGS_AND_SHOES, "tights"), reads=("below_hem", "shoe_answered", "answers_shoe"), borders=(ANCHORS, HEAVY)
+    "feet.colour", looks_at=(*LEGS_AND_SHOES, "tights"), reads=("below_hem", "shoe_answered", "answers_shoe", "darkest_above"), borders=(ANCHORS, HEAVY)
 )  # fmt: skip
 def foot(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A shoe near the leg's colour lengthens; a dark one under a light look asks to be answered above."""
@@ -152,7 +160,7 @@ def foot(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     elif answered:
         text = f"The dark shoe is answered by the {outfit.answers_shoe}: the eye goes up again."
         yield pro(0.25, "colour_answered", where, "Shoe answered above", text, held)
-    else:
+    elif outfit.darkest_above > DARK_ANSWERS:
         weight = 0.2 + (0.1 if shoes.weight >= HEAVY.of(outfit) else 0.0)
         text = "A dark shoe under a light look holds the eye at the floor; nothing dark above answers it."
         also = ("colour_unanswered",)
@@ -200,7 +208,7 @@ def near_face(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     off = suits_pairs(colour, aims.colouring)
     where, shown = ("face", outfit.at("shoulder") + 6.0), 0.1 if "face" in aims.show else 0.0
     if off > OVERPOWERS:
-        weight = least(MOST_BY_FACE, 0.05 + 0.3 * (off - OVERPOWERS)) + shown
+        weight = least(BY_FACE_MOST, BY_FACE + BY_FACE_MORE * (off - OVERPOWERS)) + shown
         text = "This colour lies far from their colouring: it is seen before the face is."
         held = Figure("from their colouring", off, OVERPOWERS, "share")
         yield con(weight, "colour_unanswered", where, "Hard by the face", text, held)
@@ -224,5 +232,5 @@ def near_tones(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         if colour and most(*(difference(colour, other) for other in (top.colour, bottom.colour))) <= JOINS:
             held, where = Figure("colour distance", apart, NEAR_MISS, "share"), ("whole", bottom.waistband.cm)
             text = f"Two near tones, and the {piece.kind} holds both together."
-            yield pro(0.25, "near_tones_joined", where, "Near tones joined", text, held)
+            yield pro(0.35, "near_tones_joined", where, "Near tones joined", text, held)
             return

@@ -53,7 +53,7 @@ def proportion(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     wanted = 0.2 if longer else 0.0
     if aims.wanted("lengthen_torso") or (outfit.short_torso and not longer):
         yield _torso(share, height, aims)
-    elif _crosses_middle(outfit, aims):
+    elif crosses_middle(outfit, aims):
         return
     elif share >= LONG_LEG.of(outfit):
         held = Figure("below the break", share, LONG_LEG.of(outfit), "share")
@@ -79,7 +79,7 @@ def _torso(share: float, height: float, aims: Aims) -> Remark:
     return pro(0.25 + wanted, "torso_lengthened", where, "Lower break, longer torso", text, held)
 
 
-def _crosses_middle(outfit: Outfit, aims: Aims) -> bool:
+def crosses_middle(outfit: Outfit, aims: Aims) -> bool:
     """Whether an untucked hem ends across a full middle: a wide place, where no leg is lengthened."""
     top = outfit.top
     if top is None or top.tucked or outfit.one_piece is not None or outfit.look.piece("bottom") is None:
@@ -103,7 +103,7 @@ def _from_middle(outfit: Outfit, height: float) -> float:
 def across_middle(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A hem that ends across a full middle or wide waist lies on a wide place."""
     top = outfit.top
-    if top is not None and _crosses_middle(outfit, aims):
+    if top is not None and crosses_middle(outfit, aims):
         off = _from_middle(outfit, top.hem.cm)
         text = Sentence("The hem ends across the middle, which is a wide place here.")
         held = Figure("hem from the middle", off, ON_MIDDLE)
@@ -195,7 +195,7 @@ def leg_gap(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         held = Figure("ease of the shaft", ease, CLOSE_SHAFT)
         where = ("ankle", middle)
         yield pro(0.2, "leg_line_whole", where, "Close shaft, cropped leg", text, held, also=("ankle_shown",))
-    elif GAP_SHOWS.of(outfit) <= bare <= READS_AS_LEG:
+    elif bottom.has_legs and GAP_SHOWS.of(outfit) <= bare <= READS_AS_LEG:
         text = Sentence.of("{gap} of bare leg stands between hem and shaft and cuts the leg in two.", gap=bare)
         weight = 0.5 if ease > WIDE_SHAFT else 0.2
         yield con(weight, "leg_gap", ("calf", middle), "Gap above the boot", text, held, also=("leg_cut",))

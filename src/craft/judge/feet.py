@@ -25,6 +25,8 @@ LIGHT = 0.8
 #: under a leg at most the third full and a top from the fourth on stands on a point (0 to 4; W).
 CARRIES, EASED, CLOSE, BIG_TOP = 2.2, 1.5, 1.0, 3.3
 ANSWERED_BY = 2.0
+#: What a heavy shoe weighs for under a straight leg with nothing eased above (W).
+CARRIED = 0.2
 #: A shaft of at most so much ease is slim, cm (W).
 SLIM_SHAFT = 4.0
 #: A leg must not be fuller than this to go into a shaft without blousing over it, and for the strict school (0 to 4).
@@ -73,19 +75,17 @@ def balance(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     if shoes.piece is None or bottom is None:
         return
     where, heavy = ("foot", shoes.cover.cm / 2), HEAVY.of(outfit)
+    answers_top = above >= ANSWERED_BY or any(layer.structured for layer in outfit.layers)
     easy_skirt = not bottom.has_legs and bottom.volume >= EASED
     if shoes.weight >= heavy and easy_skirt and bottom.volume > CARRIES:
         text = "The heavier shoe answers so much easy cloth."
         held = Figure("weight at the foot", shoes.weight, heavy, "scale")
         yield pro(0.22, "foot_weight_answers", where, "Foot answers the dress", text, held)
-    elif (
-        shoes.weight >= heavy
-        and bottom.volume <= CARRIES
-        and (above >= ANSWERED_BY or bottom.volume >= EASED or any(layer.structured for layer in outfit.layers))
-    ):
+    elif shoes.weight >= heavy and bottom.volume <= CARRIES and (answers_top or bottom.volume >= EASED):
         text = "The heavier shoe answers what is eased above and gives a close leg a base."
         held = Figure("weight at the foot", shoes.weight, heavy, "scale")
-        yield pro(0.35, "foot_weight_answers", where, "Foot answers the top", text, held)
+        # A straight leg alone carries a heavy shoe; it does not ask for one.
+        yield pro(0.35 if answers_top else CARRIED, "foot_weight_answers", where, "Foot answers the top", text, held)
     elif shoes.weight <= LIGHT and bottom.volume <= CLOSE and above >= BIG_TOP:
         text = "A dainty shoe under close legs and a big top: the figure stands on a point."
         held = Figure("weight at the foot", shoes.weight, LIGHT, "scale")
@@ -211,15 +211,16 @@ def over_knee(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 
 @rule("feet.shaft", about="boots", looks_at=LEGS_AND_SHOES)
 def wide_shaft(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
-    """A wide shaft adds weight beside a close leg and stands out under a narrow hem."""
+    """A wide shaft adds weight beside a close or bare leg and stands out under a narrow hem."""
     bottom, shoes = outfit.bottom, outfit.shoes
-    if bottom is None or not shoes.is_boot or bottom.is_wide_hemmed or not bottom.has_legs:
+    if bottom is None or not shoes.is_boot or (bottom.has_legs and bottom.is_wide_hemmed):
         return
-    ease = shoes.shaft_ease or 0.0
-    if ease >= WIDE_SHAFT and bottom.volume <= CARRIES:
+    ease, beside = shoes.shaft_ease or 0.0, not bottom.has_legs or bottom.volume <= CARRIES
+    seen = bottom.has_legs or shoes.cover.cm < bottom.hem.cm
+    if ease >= WIDE_SHAFT and beside and seen:
         text = Sentence.of("The shaft stands {ease} off the leg: weight where the leg is close.", ease=ease)
         held, where = Figure("ease of the shaft", ease, WIDE_SHAFT), ("calf", shoes.cover.cm)
-        yield con(0.15, "bulk_at_shaft", where, "Wide shaft", text, held, also=("bottom_heavy",))
+        yield con(0.22, "bulk_at_shaft", where, "Wide shaft", text, held, also=("bottom_heavy",))
 
 
 @rule("feet.vamp", about="legs", looks_at=LEGS_AND_SHOES)

@@ -74,11 +74,11 @@ def line(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
             yield con(weight, "widening_line", where, "Bulk widens", text, held)
 
 
-@rule("layers.hem", looks_at=("layer",), reads=("heel",), borders=(ON_HIP,))
+@rule("layers.hem", looks_at=("layer",), reads=("heel", "outer_belted"), borders=(ON_HIP,))
 def hem(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A layer that ends on the fullest hip draws a line across it."""
     layer = outfit.outer
-    if layer is None or layer.belted:
+    if layer is None or outfit.outer_belted:
         return
     off = abs(layer.hem.cm - outfit.at("hip"))
     if off <= ON_HIP.of(outfit):
@@ -98,7 +98,7 @@ def covers(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     if layer is None or below is None or not outfit.legs_below:
         return
     off, soft = outfit.at("hip") - layer.hem.cm, bool(aims.soften & {"hips", "seat"})
-    if off > ON_HIP.of(outfit) and (soft or below <= SLIM):
+    if off > ON_HIP.of(outfit) and (soft or below <= CLOSE):
         text = Sentence.of("The layer falls {off} below the fullest hip and covers the seat.", off=off)
         held = Figure("hem from the fullest hip", off, ON_HIP.of(outfit))
         weight = 0.2 + (0.2 if soft else 0.0)

@@ -30,6 +30,8 @@ JUST_SHOWS, PLAIN = 0.3, 1.2
 ON_CALF = Border("on_calf", "A hem this near to the fullest calf lies on it", 4.5, 1.5, 10.0)
 #: Cloth stacked so high pushes a close leg into folds up to the knee, cm (W).
 TO_THE_KNEE = 10.0
+#: What ends well at the ankle though its hem is wide: a straight leg, and what reads as one.
+STRAIGHT = ("straight", "boyfriend", "girlfriend")
 #: A calf of more than this share of the stature round is full (W).
 FULL_CALF = 0.235
 
@@ -108,7 +110,7 @@ def hem_place(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         return
     height = bottom.hem.cm
     off = abs(height - outfit.at("calf"))
-    if bottom.hem_at in ("ankle", "ankle_bone") and not bottom.is_wide_hemmed:
+    if bottom.hem_at in ("ankle", "ankle_bone") and (not bottom.is_wide_hemmed or bottom.reads_as in STRAIGHT):
         above = height - outfit.at("ankle_bone")
         held = Figure("hem above the ankle bone", above, body.height("narrow_ankle") + 3 - body.height("ankle_bone"))
         lies = "at" if above < 0.5 else "{above} above"

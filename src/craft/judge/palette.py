@@ -29,8 +29,14 @@ UPPER = ("top", "one_piece", "layer")
 QUIET, BRIGHT, CONTRAST = 0.065, 0.12, 0.38
 #: Two strong colours, from this chroma on, that lie further apart than this are unlike (OKLCH; colour distance; W).
 STRONG, CLASH = 0.09, 0.39
+#: Less apart in lightness than this two strong colours are of one depth, and neither leads (OKLCH lightness; W).
+OF_ONE_DEPTH = 0.26
 #: An area less tall than this is small, cm (W).
 TALL = 15.0
+#: From this share of its width on an area is seen as large, the edges of an open layer too (W).
+SEEN = 0.3
+#: What the colour of a pattern that comes back in another piece weighs, and another of them after it (W).
+PICKED_UP, PICKED_UP_AGAIN = 0.3, 0.12
 #: Chroma from which a colour has a hue to speak of; hues this near are one, and so far apart neighbours, degrees; depths this far
 #: apart are two (OKLCH; W). From which hue to which a tone is warm, or of the earth; which navy is; how light a white is.
 TINTED, ONE_HUE, NEIGHBOURS, TWO_DEPTHS = 0.045, 18.0, 45.0, 0.15
@@ -47,17 +53,21 @@ def _large(outfit: Outfit) -> tuple[Area, ...]:
 
 @rule("palette.picked_up", about="second_colour", reads=("palette", "band_height"))
 def picked_up(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
-    """A second colour of one piece that comes back as another piece's ground ties the two."""
+    """A second colour of one piece that comes back as another piece's ground ties the two; a third one more loosely."""
+    tied: list[str] = []
     for seen in outfit.palette:
-        if seen.ground:
+        other = None if seen.ground else _answer(seen, outfit.palette)
+        if other is None or other.kind in tied:
             continue
-        other = _answer(seen, outfit.palette)
-        if other is not None:
-            where = ("whole", other.height or seen.height or outfit.band_height)
-            held = Figure("colour distance", difference(seen.colour, other.colour), ANSWERS, "share")
-            text = f"The second colour of the {seen.kind} comes back in the {other.kind}: the two belong together."
-            yield pro(0.3, "colour_answered", where, "Second colour picked up", text, held, also=("near_tones_joined",))
+        where = ("whole", other.height or seen.height or outfit.band_height)
+        held = Figure("colour distance", difference(seen.colour, other.colour), ANSWERS, "share")
+        weight, which = (PICKED_UP_AGAIN, "Another") if tied else (PICKED_UP, "The second")
+        text = f"{which} colour of the {seen.kind} comes back in the {other.kind}: the two belong together."
+        title = "Another colour picked up" if tied else "Second colour picked up"
+        yield pro(weight, "colour_answered", where, title, text, held, also=("near_tones_joined",))
+        if tied:
             return
+        tied.append(other.kind)
 
 
 def _answer(seen: Seen, palette: Iterable[Seen]) -> Seen | None:
@@ -85,7 +95,7 @@ def holds(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 def misses(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Two dark neutrals that are nearly the same look like a mistake, unless their surfaces differ or something holds both."""
     large = [area for area in outfit.areas if area.piece.slot != "shoes" and is_dark_neutral(area.colour)]
-    for one, two in combinations([area for area in large if area.share >= 0.5], 2):
+    for one, two in combinations([area for area in large if area.share >= SEEN], 2):
         if not just_misses(one.colour, two.colour) or one.surface != two.surface:
             continue
         others = (s.colour for s in outfit.palette if s.kind not in (one.piece.kind, two.piece.kind))
@@ -235,7 +245,7 @@ def clash(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         if least(one.tall, two.tall) < TALL:
             continue
         apart = difference(one.colour, two.colour)
-        if apart > CLASH and abs(one.lightness - two.lightness) < 0.2:
+        if apart > CLASH and abs(one.lightness - two.lightness) < OF_ONE_DEPTH:
             text = f"Two strong colours of one depth, {one.piece.kind} against {two.piece.kind}, and neither leads."
             held = Figure("colour distance", apart, CLASH, "share")
             yield con(0.2, "colour_unanswered", ("whole", least(one.low, two.high)), "Neither colour leads", text, held)

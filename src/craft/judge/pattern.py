@@ -31,6 +31,8 @@ SCALE = {"small_print": 1, "horizontal_stripe": 2, "vertical_stripe": 2, "check"
 
 #: A pattern of this scale on speaks, and wants plain beside it.
 SPEAKS = 2
+#: What two patterns weigh that meet though their scales are near, and that share no colour (W).
+MEET, MEET_UNLIKE = 0.3, 0.42
 
 
 def loudness(piece: Piece) -> float:
@@ -158,7 +160,8 @@ def two(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
             yield pro(0.05, "texture_contrast", where, "Patterns share a colour", text, held)
         else:
             text = f"The {one.piece.kind} and the {other.piece.kind} are both patterned: let one of them be plain."
-            yield con(0.3, "too_much_detail", where, "Two patterns meet", text, held)
+            weight = MEET if shared else MEET_UNLIKE
+            yield con(weight, "too_much_detail", where, "Two patterns meet", text, held)
         return
     large = [area for area in outfit.areas if area.piece.slot in LARGE]
     if len(seen) == 1 and len(large) > 1:

@@ -9,6 +9,7 @@ from craft.cloth.words import said
 from craft.facts import least, most
 from craft.judge.aims import Aims
 from craft.judge.borders import Border
+from craft.judge.cloth import shows_above
 from craft.judge.feet import HEAVY
 from craft.judge.finding import Figure, Remark, con, pro, warn
 from craft.judge.rule import Subject
@@ -25,6 +26,8 @@ SAYS_SO = (*CLOTHES, "swim")
 SMART, CASUAL = 2.3, 1.9
 #: How formal each dress code wants a look: from, and to (0 to 4; W).
 CODES = {"relaxed": (0.3, 2.7), "neat": (1.6, 3.4), "smart": (2.1, 4.0), "formal": (2.7, 4.0)}
+#: Codes of work, under which nothing is seen through a top; what it weighs (W).
+AT_WORK, SHOWS = ("neat", "formal"), 0.25
 #: Codes that come before style: nothing is judged, it is said (brief, section 16).
 BEFORE_STYLE = ("uniform", "protective", "religious")
 #: OKLCH lightness above which a colour is not black to an audience (W).
@@ -133,6 +136,22 @@ def code(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield con(weight, "dress_code", where, f"Too formal for {asks}", text, held)
     else:
         yield pro(0.2, "dress_code", where, "Keeps the dress code", f"It keeps what {asks} asks.", held)
+
+
+@rule(
+    "register.shows",
+    looks_at=(*BASE, "layer"),
+    reads=("heel",),
+    by_setting=("asks",),
+    speaks_to=lambda of: of.aims.setting.asks in AT_WORK,
+)
+def shows(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """At work nothing is seen through a top: something goes beneath it."""
+    top = shows_above(outfit)
+    if top is not None:
+        text = f"At work nothing is seen through a {said(top.piece.kind)}: wear something beneath it."
+        where = ("bust", outfit.at("bust"))
+        yield con(SHOWS, "sheer", where, "Seen through at work", text, also=("dress_code",))
 
 
 @rule("register.black", reads=("areas",), by_setting=("asks",), speaks_to=lambda of: of.aims.setting.asks == "black")

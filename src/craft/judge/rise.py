@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from craft.cloth.words import said
+from craft.facts import least
 from craft.judge.aims import Aims
 from craft.judge.borders import Border
 from craft.judge.finding import Figure, Remark, con, pro
@@ -28,8 +29,8 @@ FULL_FOR_STATURE, FULLER_HIP = 0.535, 0.06
 SITS_UNDER = 2.5
 #: A band so far above the navel holds a full middle, one so far above it or less crosses it, cm (W).
 HOLDS, CROSSES = 1.0, 2.5
-#: A very high band this near under the bust rides up on a short torso, cm (W).
-RIDES_UP = 7.0
+#: A very high band this near under the bust rides up, cm, and surely so where it is nearer by the second; what it weighs (W).
+RIDES_UP, SURELY, RIDING_UP = 6.5, 1.5, 0.35
 #: A band within this of the navel lies on the middle, cm; a leg at most this full is skin-tight (W).
 AT_MIDDLE, CLOSE_LEG = 6.0, 0.8
 
@@ -117,10 +118,11 @@ def rides_up(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         return
     room = outfit.at("under_bust") - bottom.waistband.cm
     if room < RIDES_UP:
-        text = "Only {room} are left between the band and the under-bust; on a torso this short it rides up."
+        text = "Only {room} are left between the band and the under-bust: on this torso it rides up."
         held = Figure("room under the bust", room, RIDES_UP)
         where = ("waist", bottom.waistband.cm)
-        yield con(0.35, "torso_shortened", where, "Rides up", Sentence.of(text, room=room), held)
+        weight = RIDING_UP * least(1.0, (RIDES_UP - room) / SURELY)
+        yield con(weight, "torso_shortened", where, "Rides up", Sentence.of(text, room=room), held)
 
 
 @rule(

@@ -70,7 +70,13 @@ _COVERS = {
 def _details(outfit: Outfit, part: str) -> frozenset[str]:
     """The details that lie on a part of the trunk: a high bottom reaches the middle, others do not."""
     worn = [piece for piece in _pieces(outfit) if piece.kind in _COVERS[part] or (part == "middle" and _is_high(piece))]
-    return frozenset().union(*(piece.words("swim_detail") for piece in worn))
+    return frozenset().union(*(_details_of(piece) for piece in worn))
+
+
+def _details_of(piece: Piece) -> frozenset[str]:
+    """The details of a suit; where it is cut out at the sides they are open, however that was said."""
+    cut = frozenset({"cut_out"}) if piece.word("cut_out") == "sides" else frozenset[str]()
+    return frozenset(piece.words("swim_detail")) | cut
 
 
 def _is_high(piece: Piece) -> bool:

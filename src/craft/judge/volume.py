@@ -7,6 +7,8 @@ from collections.abc import Iterator
 from craft.facts import least, most
 from craft.judge.aims import Aims
 from craft.judge.borders import Border
+from craft.judge.cloth import bags_at_seat
+from craft.judge.edges import crosses_middle
 from craft.judge.finding import Figure, Remark, con, pro
 from craft.judge.rise import FULL_MIDDLE, minds_middle
 from craft.judge.rule import Subject
@@ -24,12 +26,20 @@ LOOSE = Border("loose", "Both halves at least this full read loose all over", 2.
 APART = 1.0
 #: What close all over weighs at the border, and by how much more where there is no ease at all (W).
 CLOSE_LEAST, CLOSE_MORE = 0.35, 0.4
+#: What is left of it under a skirt that covers the knee; and of a contrast of ease where the eased half rolls or bags (W).
+COVERED, STANDS_OFF = 0.65, 0.4
 #: Both halves at most this full are skin-tight (W).
 DATED = 0.6
+#: How far above the knee a hem still covers it, cm (W).
+AT_KNEE = 4.0
 #: Under a bottom at most this full, tucked cloth from this thick on shows behind (0 to 4; 0 to 1; W).
 RIDGE_SHOWS, RIDGE_FROM = 2.0, 0.04
 #: Cloth that shows what lies beneath it: it is thin, it clings, or it follows and shines.
 SHOWS_RIDGES = frozenset({"thin", "sheer", "clinging", "satin"})
+#: What cloth from this thick on weighs that is tucked in front only, over cloth that clings or is seen through (W).
+IN_FRONT_FROM, IN_FRONT = 0.2, 0.3
+CLINGS = frozenset({"thin", "sheer", "clinging"})
+PARTLY = ("front", "half", "front_and_tail")
 #: A band so far below the navel is low for a knot, cm (W).
 KNOT_LOW = 2.0
 #: A waist marked at least this clearly (0 to 1) counts as marked; below the second as lost.
@@ -47,7 +57,7 @@ BULK_SHOWS = Border("bulk_shows", "So much cloth under a band shows as bulk", 0.
     looks_at=(*BASE, "layer"),
     reads=("above", "below", "break_at", "waist_marked", "skin"),
     schools=("volume_rule",),
-    borders=(CLOSE, LOOSE, MARKED),
+    borders=(CLOSE, LOOSE, MARKED, BULK_SHOWS),
 )
 def contrast(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Ease above against ease below."""
@@ -64,6 +74,9 @@ def contrast(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         # The closer both are, the more: fitted over slim only lacks ease, tight over skinny leaves nothing.
         weight = CLOSE_LEAST + CLOSE_MORE * (1 - (above + below) / (2 * close))
         weight += 0.15 if aims.wanted("look_current") else 0.0
+        bottom = outfit.bottom
+        if bottom is not None and not bottom.has_legs and bottom.hem.cm <= outfit.at("knee") + AT_KNEE:
+            weight *= COVERED
         # Close all over reads dated or exposed (brief, section 7): skin-tight both ways is of another decade.
         also = ("dated",) if most(above, below) <= DATED else ()
         text = f"Close all over ({pair}): nothing eases, and every line shows."
@@ -76,6 +89,10 @@ def contrast(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         text = f"Eased {eased}, close {tight} ({pair}): each makes the other read."
         held = Figure("difference of ease", abs(above - below), APART, "scale")
         weight = least(0.5, 0.25 + 0.12 * abs(above - below))
+        rolls = outfit.top is not None and outfit.top.bulk >= BULK_SHOWS.of(outfit)
+        if rolls if eased == "above" else bags_at_seat(outfit, aims):
+            # What rolls under a band or bags at the seat stands off the body: that is no ease.
+            weight *= STANDS_OFF
         yield pro(weight, "contrast_of_ease", where, "Ease answers close", text, held)
 
 
@@ -91,11 +108,13 @@ def _loose(outfit: Outfit, closer: float, where: tuple[str, float], pair: str) -
     return con(0.35 if rescued else 0.75, "all_loose", where, "Loose all over", text, held, also=also)
 
 
-@rule("volume.waist", looks_at=BASE, reads=("waist_marked", "outer_belted", "heel"), borders=(MARKED,))
+@rule("volume.waist", looks_at=BASE, reads=("waist_marked", "outer_belted", "heel"), borders=(MARKED, FULL_MIDDLE))
 def waist(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A waist marked by tuck or fit."""
     top, bottom, marked = outfit.top, outfit.bottom, outfit.waist_marked
     if top is None or bottom is None or outfit.outer_belted or marked < MARKED.of(outfit):
+        return
+    if crosses_middle(outfit, aims):
         return
     text = f"The waist is marked: {'the band shows' if top.tucked else 'the top follows it'}."
     wanted = 0.1 if aims.wanted("define_waist", "lengthen_legs") else 0.0
@@ -132,7 +151,7 @@ def boxy(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         if piece.word("cut") == "boxy" and hem < outfit.at("waist") - 2.0:
             minded = aims.wanted("slim", "define_waist") or aims.soften & {"middle", "bust"}
             text = f"The boxy {piece.kind} hangs square from the shoulder and widens what is under it."
-            yield con(0.2 if minded else 0.05, "widening_line", ("waist", hem), "Boxy widens", text)
+            yield con(0.35 if minded else 0.05, "widening_line", ("waist", hem), "Boxy widens", text)
             return
 
 
@@ -162,6 +181,19 @@ def ridge(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         )
         # Thin cloth makes a fine ridge, thick cloth a step.
         yield con(least(0.2, 2 * top.thickness), "bulk_at_tuck", where, "Ridge behind", text, held)
+
+
+@rule("volume.front", looks_at=BASE, reads=("heel",), source="Tucks (5)")
+def front(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
+    """A front tuck of thick cloth stands out over a sheer or clinging skirt or leg."""
+    top, bottom = outfit.top, outfit.bottom
+    if top is None or bottom is None or top.tuck not in PARTLY or bottom.volume > RIDGE_SHOWS:
+        return
+    if bottom.piece.fabric & CLINGS and top.thickness >= IN_FRONT_FROM:
+        held = Figure("thickness of the cloth", top.thickness, IN_FRONT_FROM, "share")
+        where = ("middle", bottom.waistband.cm)
+        text = "The tucked front stands out through cloth that lies on the body: shorten it, or wear it over."
+        yield con(IN_FRONT, "bulk_at_tuck", where, "Tuck stands out in front", text, held)
 
 
 @rule("volume.tuck_bulk", looks_at=BASE, reads=("heel",), borders=(BULK_SHOWS, CLOSE), source="Tucks (5)")

@@ -11,14 +11,15 @@ from typing import Any, Generic, NamedTuple, TypeVar
 
 from craft.body import Body
 from craft.cloth import Piece
-from craft.cloth.colour import ANSWERS, difference
+from craft.cloth.colour import ANSWERS, difference, lightness
 from craft.cloth.details import details_of
-from craft.cloth.piece import colours_of
+from craft.cloth.piece import colour_of, colours_of
 from craft.facts import fact, least, most, total
 from craft.look.areas import Area, areas_of, surface_of
 from craft.look.register import formality_of, insulation_of
 from craft.look.zones import BEHIND, DETAILED, ZONE_AT
 from craft.wear import Landing, WornBottom, WornLayer, WornShoes, WornTop
+from craft.wear.openings import leaves_neck
 from craft.wear.shoes import sock_top
 
 T = TypeVar("T")
@@ -61,12 +62,19 @@ UNSEEN_COLOUR = (*LEGWEAR, *BENEATH)
 SMALL = tuple(kind for kind in BESIDES if kind not in UNSEEN_COLOUR)
 #: How far below the shoulder a suit's cloth may end and its straps still reach it, cm (W).
 STRAPS = 20.0
+#: Layers that a belt goes over where they are closed.
+TAKE_BELT = ("cardigan", "coat", "duster", "kimono")
 #: From this share of a piece a colour of its pattern counts as one of the look's (W).
 A_COLOUR = 0.2
 #: How much each cut, cloth and pattern asks of the eye (W), and a hem that swings.
 DETAIL = {"ruffled": 1.0, "peplum": 0.6, "pleated": 0.5, "large_print": 1.0, "animal": 1.0, "check": 0.5,
           "lettering": 0.8, "small_print": 0.4, "horizontal_stripe": 0.4, "crochet": 0.5}  # fmt: skip
 SWINGS = 0.7
+
+
+def _takes_belt(layer: WornLayer) -> bool:
+    """Whether a belt goes over a layer: it is soft, and closed."""
+    return not layer.open and layer.piece.kind in TAKE_BELT
 
 
 class Seen(NamedTuple):
@@ -148,10 +156,11 @@ class Readings:
         own = below.word("belted") if below else None
         return worn[-1] if worn else own
 
-    @reading("layer")
+    @reading("layer", "belt")
     def outer_belted(self) -> bool:
-        """Whether the outermost layer is belted."""
-        return bool(self.layers) and self.layers[-1].belted is not None
+        """Whether the outermost layer is belted: by its own belt, or by one worn over a soft layer that is closed."""
+        outer = self.layers[-1] if self.layers else None
+        return outer is not None and (outer.belted is not None or ("belt" in self.extras and _takes_belt(outer)))
 
     @reading(*CLOTHES, "belt")
     def above(self) -> float:
@@ -334,17 +343,23 @@ class Readings:
 
     @reading("top", "one_piece", "layer", "bottom", "shoes", "scarf")
     def by_the_face(self) -> str | None:
-        """The colour that frames the face: a scarf's that says one, else that of what is outermost."""
+        """The colour that frames the face: a scarf's that says one, else that of what is outermost at the neck."""
         scarf = self.extras.get("scarf")
         said = scarf.word("colour") if scarf else None
-        framing = (worn.colour for worn in self._large if worn.piece.slot != "bottom")
-        return said or next(framing, None)
+        above = [worn for worn in self._large if worn.piece.slot != "bottom"]
+        at_the_neck = (worn.colour for worn in above if not leaves_neck(worn.piece))
+        return said or next(at_the_neck, above[0].colour if above else None)
 
     @reading(*CLOTHES, "swim", *(kind for kind in BESIDES if kind not in UNSEEN_COLOUR))
     def shoe_answered(self) -> float:
         """How near the nearest colour above the leg comes to the shoe's, in a ground or a pattern (colour distance); 1 with nothing
         there."""
         return least(1.0, *(nearest(piece, self.shoes.colour) for piece in self._above_the_leg()))
+
+    @reading(*CLOTHES, "swim", *(kind for kind in BESIDES if kind not in UNSEEN_COLOUR))
+    def darkest_above(self) -> float:
+        """How light the darkest ground above the leg is (OKLCH lightness); 1 with nothing there."""
+        return least(1.0, *(lightness(colour_of(piece)) for piece in self._above_the_leg()))
 
     @reading(*CLOTHES, "swim", *(kind for kind in BESIDES if kind not in UNSEEN_COLOUR))
     def answers_shoe(self) -> str:

@@ -15,6 +15,7 @@ from craft.cloth.piece import colour_of, is_metal
 from craft.look.readings import DETAIL
 from craft.search.wardrobe import Chosen, Family
 from craft.search.worn import AXES
+from craft.wear.openings import leaves_neck
 
 #: A piece from this much detail on, or in a colour of this chroma, is a statement (detail of readings.py; OKLCH; W).
 STATEMENT, LOUD = 0.8, 0.17
@@ -116,7 +117,7 @@ def is_statement(piece: Piece) -> bool:
 
 def _framed(family: Family, wanted: frozenset[str]) -> Mask:
     """Whether what frames the face answers a wanted colour: a scarf that says its colour, else what is outermost
-    (`Readings.by_the_face`)."""
+    at the neck (`Readings.by_the_face`)."""
     found: Any = np.zeros((1,) * len(AXES), dtype=bool)
     for axis in (AXES.index("one_piece"), AXES.index("top"), AXES.index("layer"), AXES.index("besides")):
         colours = [_colour_at(ways, AXES[axis]) for ways in family.at(AXES[axis])]
@@ -130,7 +131,7 @@ def _colour_at(ways: Chosen, axis: str) -> str | None:
     """The colour that a choice brings to the face; None where it leaves that to what is under it."""
     if axis == "besides":
         return next((way.piece.word("colour") for way in ways if way.piece.place == "scarf"), None)
-    return colour_of(ways[-1].piece) if ways else None
+    return next((colour_of(way.piece) for way in reversed(ways) if not leaves_neck(way.piece)), None)
 
 
 def _answers(colour: str, wanted: frozenset[str]) -> bool:

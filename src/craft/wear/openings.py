@@ -22,6 +22,8 @@ NECK_DEPTH = {
 }
 #: Where a sleeve word ends, as a share of the way from the shoulder's end to the wrist.
 SLEEVE_SHARE = {"short": 0.33, "elbow": 0.56, "three_quarter": 0.78, "long": 1.0}
+#: Layers that are cut open at the neck, though they are closed.
+CUT_OPEN = ("blazer", "waistcoat", "kimono", "cardigan", "jacket")
 BELT_CM = {"thin": 2.0, "medium": 3.5, "wide": 6.0}
 #: Length of a necklace where only its drop is said, cm: to the collar bones, to below the bust.
 NECKLACE_CM = {"short": 45.0, "long": 85.0}
@@ -47,6 +49,16 @@ def sleeve_of(piece: Piece) -> str:
     ('long', 'none')
     """
     return piece.word("sleeve") or KIND[piece.kind].sleeve or "none"
+
+
+@fact
+def leaves_neck(piece: Piece) -> bool:
+    """Whether a piece is a layer that leaves the neck to what is beneath it: it is open, or cut open there.
+
+    >>> leaves_neck(Piece.of({"is": "blazer"})), leaves_neck(Piece.of({"is": "coat"}))
+    (True, False)
+    """
+    return piece.slot == "layer" and (piece.flag("open") or piece.kind in CUT_OPEN)
 
 
 def neck_depth(piece: Piece, neck: str) -> float:

@@ -19,8 +19,9 @@ CUT_HEM = {"longline": "seat", "cropped": "waist"}
 CUT_FIT = {"boxy": "relaxed", "sheath": "fitted", "pencil": "fitted", "shift": "relaxed", "ruched": "fitted"}
 #: Cuts that mark a waist by themselves, 0 to 1 (W).
 CUT_MARKS = {"wrap": 0.7, "sheath": 0.6, "pencil": 0.6, "peplum": 0.7, "empire": 0.45, "a_line": 0.45, "pleated": 0.45}
-#: How clearly darts mark a waist, 0 to 1 (W).
-DARTS = 0.6
+#: How clearly darts mark a waist, 0 to 1; and a hem that ends so near to it, cm, where the middle is less than the last of
+#: the hip round (W).
+DARTS, CROPPED, AT_WAIST, NARROW = 0.6, 0.6, 4.0, 0.93
 #: Of a very long top what hangs further than this under the band rolls up behind, so much a cm (brief, section 5; W).
 LIES_FLAT, ROLLS = 18.0, 0.02
 #: What a top has in slack from this volume on is pushed under a band with it, so much a step of volume, in whatever cloth (W).
@@ -116,7 +117,9 @@ def wear_top(
         thickness = CLOTH_THICKNESS["thin"]
     loose = top_volume(ease)
     darts = DARTS if piece.flag("darts") else 0.0
-    own_waist = max(darts, 0.5 if loose <= 1.2 and cut != "boxy" else 0.0, CUT_MARKS.get(cut, 0.0))
+    ends_at_waist = piece.slot == "top" and abs(hem.cm - lift - body.height("waist")) <= AT_WAIST
+    cropped = CROPPED if ends_at_waist and body.girth("belly") < NARROW * body.girth("hip") else 0.0
+    own_waist = max(darts, cropped, 0.5 if loose <= 1.2 and cut != "boxy" else 0.0, CUT_MARKS.get(cut, 0.0))
     return WornTop(
         piece=piece,
         fit=fit,
