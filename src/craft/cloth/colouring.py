@@ -44,6 +44,8 @@ _PAIRS: dict[Axis, tuple[tuple[tuple[float, float, float], tuple[float, float, f
 #: Warm hues lie about this one, up to so far from it; there the pairs above turn from the warm one to the cool, a blue-red beside an
 #: orange-red, a blue-green beside a yellow-green. So far to either side of that border a hue is neither quite (degrees).
 WARM_HUE, WARM_UP_TO, NEITHER = 80.0, 57.5, 25.0
+#: Chroma from which a colour is as warm or cool as its hue; a navy or a cream below it is nearly neither (OKLCH; W).
+TINTED = 0.085
 #: What of its distance a light colour keeps by a deep colouring (W).
 CARRIED = 0.5
 #: What lies in the middle of the named colours, and how far the ends are: lightness and chroma.
@@ -119,7 +121,7 @@ def suits_pairs(colour: str, colouring: tuple[tuple[str, str], ...]) -> float:
 def _off(name: str, wanted: Mapping[Axis, int]) -> float:
     """How far a named colour lies from what is wanted; nought is a fit."""
     lightness, chroma, hue = Color(COLOURS.get(name, name)).convert("oklch").coords(nans=False)
-    strength = min(chroma / 0.08, 1.0)
+    strength = min((chroma / TINTED) ** 2, 1.0)
     placed: dict[Axis, float] = {
         "warmth": (WARM_UP_TO - abs((hue - WARM_HUE + 180.0) % 360.0 - 180.0)) / NEITHER * strength,
         "depth": (_MIDDLE["depth"][0] - lightness) / _MIDDLE["depth"][1],

@@ -37,6 +37,8 @@ READS_AS_LEG = 22.0
 CLOSE_SHAFT, READS_AS_ANKLE, WIDE_SHAFT = 1.5, 8.0, 5.5
 #: A shoe at most this heavy has a fine strap (W).
 FINE = 0.7
+#: What it weighs still that the figure is halved where a top hangs over a full middle (W).
+COVERS_MIDDLE = 0.6
 #: How near to a full middle a hem lies across it, cm (W).
 ON_MIDDLE = 5.0
 
@@ -64,7 +66,10 @@ def proportion(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         text = Sentence.of(
             f"The top part ends {{at}} up, which halves the figure: {100 * share:.0f} % below.", at=height
         )
-        yield con(0.3 + wanted, "chopped", ("hip", height), "Half and half", text, held)
+        # What hangs over a full middle covers it, and is worth some length of leg.
+        covers = outfit.top.hem.cm < height + 1.0 and minds_middle(Client(outfit.body, aims, outfit.schools))
+        weight = (0.3 + wanted) * (COVERS_MIDDLE if covers else 1.0)
+        yield con(weight, "chopped", ("hip", height), "Half and half", text, held)
 
 
 def _torso(share: float, height: float, aims: Aims) -> Remark:

@@ -11,7 +11,7 @@ from craft.judge.cloth import bags_at_seat
 from craft.judge.edges import crosses_middle
 from craft.judge.finding import Figure, Remark, con, pro
 from craft.judge.rise import FULL_MIDDLE, minds_middle
-from craft.judge.rule import Subject
+from craft.judge.rule import Client, Subject
 from craft.look import Outfit
 from craft.look.readings import BASE
 from craft.units import Sentence
@@ -45,6 +45,8 @@ KNOT_LOW = 2.0
 #: A waist marked at least this clearly (0 to 1) counts as marked; below the second as lost.
 MARKED = Border("marked", "A waist this clearly marked counts as marked", 0.55, 0.35, 0.85, "share")
 LOST = 0.15
+#: What of it a waist counts for on a full middle, where nobody asks for one (W).
+NO_WAIST = 0.5
 #: Halves from this volume on hang past the waist (0 to 4; W).
 HANGS_PAST = 1.8
 #: Cloth hidden under a band counts as bulk from this much: thickness (0 to 1) times the share of the girth tucked in, more
@@ -119,12 +121,13 @@ def waist(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     text = f"The waist is marked: {'the band shows' if top.tucked else 'the top follows it'}."
     wanted = 0.1 if aims.wanted("define_waist", "lengthen_legs") else 0.0
     held = Figure("waist marked", marked, MARKED.of(outfit), "share")
-    yield pro(0.25 + 0.1 * marked + wanted, "waist_marked", ("waist", bottom.waistband.cm), "Waist marked", text, held)
+    weight = (0.25 + 0.1 * marked + wanted) * _minds_waist(outfit, aims)
+    yield pro(weight, "waist_marked", ("waist", bottom.waistband.cm), "Waist marked", text, held)
 
 
 @rule(
     "volume.waist_lost", looks_at=BASE, reads=("waist_marked", "outer_belted", "heel"), schools=("loose_knit_on_slip",),
-    borders=(MARKED,),
+    borders=(MARKED, FULL_MIDDLE),
 )  # fmt: skip
 def waist_lost(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A waist lost under a loose top; one school lets a loose knit hang over a bias-cut slip."""
@@ -138,7 +141,21 @@ def waist_lost(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         text = "The top hangs past the waist over an eased leg, and nothing says where the waist is."
         wanted = 0.1 if aims.wanted("define_waist", "lengthen_legs") else 0.0
         held = Figure("waist marked", marked, MARKED.of(outfit), "share")
-        yield con(0.3 + wanted, "waist_lost", ("waist", bottom.waistband.cm), "Waist lost", text, held)
+        yield con(
+            (0.3 + wanted) * _minds_waist(outfit, aims),
+            "waist_lost",
+            ("waist", bottom.waistband.cm),
+            "Waist lost",
+            text,
+            held,
+        )
+
+
+def _minds_waist(outfit: Outfit, aims: Aims) -> float:
+    """What a waist counts for, marked or lost: less where the middle is full and nobody asks for a waist."""
+    asks = aims.wanted("define_waist") or "waist" in aims.show
+    full = minds_middle(Client(outfit.body, aims, outfit.schools))
+    return NO_WAIST if full and not asks else 1.0
 
 
 @rule("volume.boxy", looks_at=(*BASE, "layer"), reads=("heel",))
