@@ -13,7 +13,7 @@ from typing import Any
 
 from craft.advise.swaps import swaps
 from craft.cloth.words import said
-from craft.judge import Aims, Judgement, Sentence, judge
+from craft.judge import Aims, Judged, Judgement, Sentence
 from craft.look import Look, Outfit, compose
 from craft.wear.cuts import CUFF_CM
 from craft.wear.ease import HANGS_STRAIGHT
@@ -49,10 +49,11 @@ def mends_for(outfit: Outfit, judgement: Judgement, aims: Aims) -> dict[str, Men
     """The smallest mend of each finding against, by rule id; rules without one are left out."""
     open_ = {f.rule: f for f in judgement.findings if f.stance == "against"}
     mends: dict[str, Mend] = {}
+    judged = Judged(outfit, aims, judgement)
     for change in changes(outfit, aims, open_.keys()):
         if not open_:
             break
-        after = judge(compose(outfit.body, apply(outfit.look, change), outfit.schools, like=outfit), aims)
+        after = judged.again(compose(outfit.body, apply(outfit.look, change), outfit.schools, like=outfit))
         if after.score <= judgement.score:
             continue
         against = {f.rule: f for f in after.findings if f.stance == "against"}

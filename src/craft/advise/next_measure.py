@@ -12,6 +12,7 @@ import math
 from collections import Counter
 from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, replace
+from functools import lru_cache
 
 import numpy as np
 from numpy.typing import NDArray
@@ -96,17 +97,22 @@ def next_measures(
     >>> "front_rise_navel" in [worth.measure for worth in next_measures(known)[:4]]
     True
     """
-    own = [p for p in bottoms if p.figure("front_rise_cm") or p.figure("inseam_cm")]
-    pieces = own or [Piece.of(words) for words in USUAL]
-    bodies = believe(measures).draw(DRAWS)
-    questions = _questions(bodies, pieces, schools or Schools())
+    own = tuple(p for p in bottoms if p.figure("front_rise_cm") or p.figure("inseam_cm"))
+    pieces = own or tuple(Piece.of(words) for words in USUAL)
     taken = {n for n, figure in measures.figures.items() if figure.origin in ("measured", "repeated", "carried")}
-    worths = [
-        replace(_worth(name, bodies[:, PLACE[name]], questions, len(pieces)), own_pieces=bool(own))
-        for name in among
-        if name not in taken
-    ]
+    open_ = tuple(name for name in among if name not in taken)
+    worths = (replace(worth, own_pieces=bool(own)) for worth in _worths(measures, pieces, schools or Schools(), open_))
     return tuple(sorted((w for w in worths if w.decides), key=lambda worth: -worth.score))
+
+
+@lru_cache(maxsize=1024)
+def _worths(
+    measures: Measures, pieces: tuple[Piece, ...], schools: Schools, among: tuple[str, ...]
+) -> tuple[Worth, ...]:
+    """What each of these measures would settle; kept, for a client's desk is looked at again and again."""
+    bodies = believe(measures).draw(DRAWS)
+    questions = _questions(bodies, pieces, schools)
+    return tuple(_worth(name, bodies[:, PLACE[name]], questions, len(pieces)) for name in among)
 
 
 def _questions(bodies: NDArray[np.float64], pieces: Sequence[Piece], schools: Schools) -> list[tuple[str, str, Labels]]:

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from craft.body import Body
 from craft.cloth import Piece
 from craft.cloth.kinds import PLACES, gives_way
-from craft.judge import Aims, Judgement, judge
+from craft.judge import Aims, Judged, Judgement
 from craft.judge.finding import Finding, Stance
 from craft.look import Look, compose
 from craft.schools import Schools
@@ -62,7 +62,8 @@ def rank(
     """
     aims = aims or Aims()
     now = compose(body, look, schools)
-    before = judge(now, aims)
+    judged = Judged.of(now, aims)
+    before = judged.judgement
     had: dict[tuple[str, str, Stance], float] = {
         (finding.rule, finding.code, finding.stance): finding.weight for finding in before.findings
     }
@@ -71,7 +72,7 @@ def rank(
     for key, piece in rack:
         if piece in look.pieces or (look.pieces and (piece.slot == "swim") != swims):
             continue
-        after = judge(compose(body, with_piece(look, piece), schools, like=now), aims)
+        after = judged.again(compose(body, with_piece(look, piece), schools, like=now))
         found.append(Goes(key, after, after.score - before.score, _why(after, had)))
     return tuple(sorted(found, key=lambda goes: -goes.judgement.score))
 

@@ -17,7 +17,7 @@ from craft.advise.rail import place_of, with_piece
 from craft.body import Body
 from craft.cloth import Piece
 from craft.cloth.words import figure_name, said
-from craft.judge import Aims, Judgement, judge
+from craft.judge import Aims, Judged, Judgement
 from craft.judge.finding import Finding
 from craft.look import Look, Outfit, compose
 from craft.schools import Schools
@@ -83,7 +83,7 @@ def remedies(
     """
     aims = aims or Aims()
     now = compose(body, look, schools)
-    before = judge(now, aims)
+    before = Judged.of(now, aims).judgement
     singles = [tried for tried in _singles(now, before, aims, rack) if tried[1].score > before.score + RAISES]
     singles.sort(key=lambda tried: _place(before, tried[1], [tried[0]]))
     found = [_remedy(now, before, [step], after, outfit) for step, after, outfit in singles]
@@ -124,7 +124,7 @@ def _tried(
 ) -> Iterator[tuple[Step, Judgement, Outfit]]:
     """A change that is worth it: nothing new against it weighs what the heaviest that goes did."""
     outfit = compose(now.body, look, now.schools, like=now)
-    after = judge(outfit, aims)
+    after = Judged(now, aims, before).again(outfit)
     gone, new = _difference(before, after)
     if gone and max((f.weight for f in new), default=0.0) < max(f.weight for f in gone):
         yield step, after, outfit
@@ -159,8 +159,10 @@ def _varied(singles: list[tuple[Step, Judgement, Outfit]]) -> list[tuple[Step, J
 
 def _pairs(now: Outfit, before: Judgement, aims: Aims, steps: list[Step], rack: dict[str, Piece]) -> list[Remedy]:
     """Two changes at two places, where together they do clearly more than either."""
+    judged = Judged(now, aims, before)
     alone = {
-        step: judge(compose(now.body, _with(now.look, step, rack), now.schools, like=now), aims).score for step in steps
+        step: judged.again(compose(now.body, _with(now.look, step, rack), now.schools, like=now)).score
+        for step in steps
     }
     found = []
     for one, two in combinations(steps, 2):
@@ -168,7 +170,7 @@ def _pairs(now: Outfit, before: Judgement, aims: Aims, steps: list[Step], rack: 
             continue
         look = _with(_with(now.look, one, rack), two, rack)
         outfit = compose(now.body, look, now.schools, like=now)
-        after = judge(outfit, aims)
+        after = judged.again(outfit)
         gone, new = _difference(before, after)
         if after.score < max(alone[one], alone[two]) + SECOND_RAISES or not gone:
             continue

@@ -203,4 +203,6 @@ def _leg_curves(heights: Mapping[str, Quantity], girths: Mapping[str, Quantity])
         (at["crotch"] - 2.0, girths["thigh"].cm),
         (at["crotch"], girths["thigh"].cm),
     ]
-    return _curve([(h, g * ref.LEG_BREADTH_OVER_GIRTH / 2) for h, g in girth]), _curve(girth)
+    round_at = _curve(girth)
+    # The breadth is in one proportion to the girth all the way down, and so is a curve through it.
+    return lambda height: round_at(height) * ref.LEG_BREADTH_OVER_GIRTH / 2, round_at

@@ -140,7 +140,11 @@ def judge(outfit: Outfit, aims: Aims | None = None, rules: tuple[Rule, ...] | No
     on = frozenset[str]().union(*[piece.seen_as for piece in outfit.pieces])
     client = Client(outfit.body, aims, schools)
     asks = _asked(on, client) if rules is None else asked(rules, on, client)
-    found = [weigh.finding(rule, said) for rule in asks for said in rule.check(outfit, aims)]
+    return judgement_of([weigh.finding(rule, said) for rule in asks for said in rule.check(outfit, aims)])
+
+
+def judgement_of(found: list[Finding]) -> Judgement:
+    """The judgement that findings come to, in whatever order they were found."""
     found.sort(key=lambda finding: (-finding.thousandths, finding.rule, finding.title))
     good, bad, worst = tally(found)
     score = score_of(good, bad)

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterable
 from dataclasses import dataclass
 from datetime import UTC, date, datetime, time, timedelta
+from functools import cache
 from typing import Any, NamedTuple
 from uuid import UUID, uuid4
 from zoneinfo import ZoneInfo, available_timezones
@@ -147,8 +148,14 @@ def _checked(member: Member, content: Content) -> dict[str, Any]:
     }  # fmt: skip
 
 
+@cache
+def _zones() -> frozenset[str]:
+    """The time zones that are known: read from the disk once."""
+    return frozenset(available_timezones())
+
+
 def clock_of(zone: str) -> ZoneInfo:
-    if zone not in available_timezones():
+    if zone not in _zones():
         raise InvalidInput("This time zone is not known.", "zone")
     return ZoneInfo(zone)
 
