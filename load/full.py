@@ -68,9 +68,9 @@ FROM people_client WHERE studio_id = %(studio)s
 """
 _READINGS = """
 INSERT INTO bodies_reading (id, studio_id, session_id, taken_by_id, measure, cm, typed, source, said, checked, set_aside, awaits, taken_at)
-SELECT gen_random_uuid(), s.studio_id, s.id, %(by)s, m.measure, m.cm + (s.id %% 7), '', 'typed', false, false, false, false, s.started_at
+SELECT gen_random_uuid(), s.studio_id, s.id, %(by)s, m.measure, m.cm + (s.id * m.apart %% 97) / 10.0, '', 'typed', false, false, false, false, s.started_at
 FROM bodies_measuringsession s
-CROSS JOIN (VALUES ('stature', 165), ('bust', 92), ('waist', 74), ('hip', 99), ('crotch_height', 76)) m(measure, cm)
+CROSS JOIN (VALUES ('stature', 165, 31), ('bust', 92, 53), ('waist', 74, 53), ('hip', 99, 59), ('crotch_height', 76, 31)) m(measure, cm, apart)
 WHERE s.studio_id = %(studio)s
 """
 _PIECES = """

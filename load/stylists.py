@@ -56,7 +56,7 @@ class Stylist(HttpUser):
         if not rows:
             rows = (self.ask("GET", f"{API}/clients", name="GET clients") or {"rows": []})["rows"]
         self.held = random.choice(rows)["id"]
-        for path in ("", "/desk", "/next"):
+        for path in ("", "/desk", "/looks"):
             self.of("GET", path)
 
     @task(6)
@@ -67,10 +67,16 @@ class Stylist(HttpUser):
             "POST", "/assess", {"pieces": [*WORN[:1], {"is": "jeans", "inseam_cm": random.randrange(68, 84)}, WORN[2]]}
         )
 
+    @task(2)
+    def measure(self) -> None:
+        """The tape is taken up: what would settle most."""
+        self.of("GET", "/next")
+
     @task(3)
     def hang(self) -> None:
         """The rack is opened and a piece is hung."""
         self.of("GET", "/rack")
+        self.of("GET", "/rack/flats?page=0")
         self.of("POST", "/rack", {"id": str(uuid.uuid4()), "line": "navy wool trousers"})
 
     @task(2)

@@ -5,6 +5,8 @@ from __future__ import annotations
 import uuid
 from typing import Any
 
+import pytest
+
 from tests.studio.conftest import House
 
 JEANS = "dark denim straight jeans high rise, front rise 25, inseam 30in, leg opening 19 cm"
@@ -22,6 +24,10 @@ def hang_piece(house: House, piece: dict[str, Any]) -> dict[str, Any]:
     assert answer.status_code == 201, answer.told
     told: dict[str, Any] = answer.told
     return told
+
+
+def flats(house: House, page: int = 0) -> Any:
+    return house.api.ask("GET", f"/clients/{house.client.id}/rack/flats?page={page}").told["flats"]
 
 
 def rack(house: House, heel: float = 2) -> list[dict[str, Any]]:
@@ -93,7 +99,7 @@ def test_another_like_it_taken_off_and_brought_back(house: House) -> None:
     assert {row["id"] for row in rack(house)} == {piece["id"], other["id"]}
 
 
-def test_every_kind_hangs_with_a_flat_of_its_own(house: House) -> None:
+def test_every_kind_hangs_with_a_flat_of_its_own(house: House, monkeypatch: pytest.MonkeyPatch) -> None:
     kinds = (
         *("shorts", "dress wrap", "jumpsuit", "dungarees", "camisole", "bodysuit", "waistcoat", "kimono", "duster"),
         *(
@@ -112,9 +118,15 @@ def test_every_kind_hangs_with_a_flat_of_its_own(house: House) -> None:
     for kind in kinds:
         assert hang(house, f"black {kind}").status_code == 201, kind
     shown = rack(house)
-    assert len(shown) == len(kinds) and all(row["flat"] for row in shown)
-    flats = {str(row["flat"]) for row in shown}
-    assert len(flats) == len(kinds)
+    assert len(shown) == len(kinds) and not any(row["flat"] for row in shown)
+    # The flats come by pages, in the order of the rack.
+    monkeypatch.setattr("studio.rack.api.PAGE", 8)
+    pages = [flats(house, number) for number in range(4)]
+    assert house.api.ask("GET", f"/clients/{house.client.id}/rack").told["page"] == 8
+    assert [len(told) for told in pages] == [8, 8, len(kinds) - 16, 0]
+    told = [one for told in pages for one in told]
+    assert [one["id"] for one in told] == [row["id"] for row in shown]
+    assert len({str(one["flat"]) for one in told}) == len(kinds)
 
 
 def test_the_rack_goes_out_and_comes_in_with_the_client_file_and_is_erased_with_the_client(

@@ -13,6 +13,7 @@ from collections import Counter
 from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, replace
 from functools import lru_cache
+from typing import NamedTuple
 
 import numpy as np
 from numpy.typing import NDArray
@@ -111,8 +112,8 @@ def _worths(
 ) -> tuple[Worth, ...]:
     """What each of these measures would settle; kept, for a client's desk is looked at again and again."""
     bodies = believe(measures).draw(DRAWS)
-    questions = _questions(bodies, pieces, schools)
-    return tuple(_worth(name, bodies[:, PLACE[name]], questions, len(pieces)) for name in among)
+    opened = [one for asked in _questions(bodies, pieces, schools) if (one := _opened(*asked))]
+    return tuple(_worth(name, bodies[:, PLACE[name]], opened, len(pieces)) for name in among)
 
 
 def _questions(bodies: NDArray[np.float64], pieces: Sequence[Piece], schools: Schools) -> list[tuple[str, str, Labels]]:
@@ -146,25 +147,41 @@ def _body(row: NDArray[np.float64]) -> Body:
     return Body.whole(Measures.of({name: Quantity(cm, 0.1, "measured") for name, cm in drawn.items()}))
 
 
-def _worth(measure: str, values: NDArray[np.float64], questions: list[tuple[str, str, Labels]], pieces: int) -> Worth:
-    order = np.argsort(values)
-    groups = np.array_split(order, GROUPS)
+class _Open(NamedTuple):
+    """A question that the drawn bodies answer differently: its answers, most likely first, which of them each body gives, and
+    how open it is."""
+
+    kind: str
+    about: str
+    answers: tuple[str, ...]
+    given: NDArray[np.int64]
+    nats: float
+
+
+def _opened(kind: str, about: str, labels: Labels) -> _Open | None:
+    """A question as far as it is open; None where nearly every body answers the same."""
+    ranked = Counter(labels).most_common()
+    if len(ranked) < 2 or ranked[1][1] / len(labels) < OPEN_FROM:
+        return None
+    places = {answer: at for at, (answer, _) in enumerate(ranked)}
+    given = np.array([places[label] for label in labels])
+    return _Open(kind, about, tuple(places), given, _entropy(given))
+
+
+def _worth(measure: str, values: NDArray[np.float64], questions: Sequence[_Open], pieces: int) -> Worth:
+    groups = np.array_split(np.argsort(values), GROUPS)
     score, decides = 0.0, []
-    for kind, about, labels in questions:
-        open_ = _entropy(labels)
-        ranked = Counter(labels).most_common()
-        if len(ranked) < 2 or ranked[1][1] / len(labels) < OPEN_FROM:
-            continue
-        left = sum(len(group) * _entropy([labels[i] for i in group]) for group in groups) / len(labels)
-        settled = max(0.0, open_ - left)
+    for question in questions:
+        left = sum(len(group) * _entropy(question.given[group]) for group in groups) / len(values)
+        settled = max(0.0, question.nats - left)
         score += settled
-        if settled >= DECIDES * open_:
-            decides.append(Question(kind, about, tuple(answer for answer, _ in ranked)))
+        if settled >= DECIDES * question.nats:
+            decides.append(Question(question.kind, question.about, question.answers))
     return Worth(measure, tuple(decides), pieces, score)
 
 
-def _entropy(labels: Sequence[str]) -> float:
+def _entropy(given: NDArray[np.int64]) -> float:
     """How open a question is, in nats, with Miller and Madow's correction for few draws."""
-    counts = Counter(labels).values()
-    total = len(labels)
-    return sum(-n / total * math.log(n / total) for n in counts) + (len(counts) - 1) / (2 * total)
+    counts = [count for count in np.bincount(given).tolist() if count]
+    total = len(given)
+    return float(sum(-n / total * math.log(n / total) for n in counts) + (len(counts) - 1) / (2 * total))

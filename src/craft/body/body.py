@@ -141,7 +141,7 @@ def _curve(points: list[tuple[float, float]]) -> Curve:
     for point in points[1:]:
         if point[0] - kept[-1][0] > 0.05:
             kept.append(point)
-    xs, ys = zip(*kept, strict=True)
+    xs, ys = np.array(kept).T
     grid = np.arange(xs[0], xs[-1] + 0.25, 0.25)
     values = PchipInterpolator(xs, ys, extrapolate=False)(np.clip(grid, xs[0], xs[-1]))
     table = values.tolist()

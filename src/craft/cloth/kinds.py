@@ -7,7 +7,7 @@ follows from its landing. To add a kind, add a row here and its drawing (CONTRIB
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from typing import Literal, NamedTuple
 
 Slot = Literal["bottom", "one_piece", "top", "layer", "shoes", "extra", "swim"]
@@ -97,6 +97,11 @@ class Kind:
     shoe: Shoe | None = None
     #: Whether one speaks of it in the plural: jeans, loafers.
     plural: bool = False
+    #: What a rule calls it: its slot, or of what is worn besides its kind; and `legs`, `skirt` or `boots`.
+    seen_as: frozenset[str] = field(init=False, compare=False, repr=False)
+
+    def __post_init__(self) -> None:
+        object.__setattr__(self, "seen_as", self._seen_as())
 
     @property
     def length(self) -> str | None:
@@ -114,13 +119,7 @@ class Kind:
         """Whether it has a shaft."""
         return self.shoe is not None and self.shoe.shaft is not None
 
-    @property
-    def seen_as(self) -> frozenset[str]:
-        """What a rule calls it: its slot, or of what is worn besides its kind; and `legs`, `skirt` or `boots`.
-
-        >>> sorted(KIND["dress"].seen_as), sorted(KIND["belt"].seen_as)
-        (['one_piece', 'skirt'], ['belt'])
-        """
+    def _seen_as(self) -> frozenset[str]:
         place = self.name if self.slot == "extra" else self.slot
         skirt = self.hangs in ("waist", "whole")
         legs = self.has_legs and self.slot != "swim"

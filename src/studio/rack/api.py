@@ -90,7 +90,8 @@ class CheckMark(BaseModel):
 
 
 class RackPieceOut(BaseModel):
-    """A piece: what it is, how it stands on this body, and its flat, cm."""
+    """A piece: what it is, how it stands on this body, and its flat, cm; none on a whole rack, whose flats are asked for by the
+    page."""
 
     id: UUID
     version: int
@@ -118,11 +119,25 @@ class Unreadable(BaseModel):
 
 
 class RackOut(BaseModel):
-    """The rack, what of it cannot be read, and whether this client is offered heels at all."""
+    """The rack, how many of its flats make a page, what of it cannot be read, and whether this client is offered heels at all."""
 
     pieces: list[RackPieceOut]
+    page: int
     unreadable: list[Unreadable]
     heels: bool
+
+
+class FlatOut(BaseModel):
+    """A piece's flat, cm."""
+
+    id: UUID
+    flat: list[DrawnShape]
+
+
+class FlatsOut(BaseModel):
+    """The flats of a page of a rack, in its order; none where the rack has ended."""
+
+    flats: list[FlatOut]
 
 
 class PieceRowOut(BaseModel):
@@ -168,6 +183,8 @@ class RackDetail(BaseModel):
 
 #: So many pieces' drawings and answers are kept at hand: seven and fourteen large racks.
 FLATS, ANSWERS = 2048, 4096
+#: So many flats are told at once: more than a screen shows. Drawing a rack of three hundred takes a quarter of a second.
+PAGE = 36
 
 
 @lru_cache(maxsize=FLATS)
@@ -176,9 +193,9 @@ def _flat(body: Body, piece: Piece) -> list[DrawnShape]:
     return drawn(flat_of(body, piece).shapes)
 
 
-def rack_piece_out(row: RackPiece, landed: Landed, body: Body, picture: UUID | None = None) -> RackPieceOut:
-    """A piece as the rack shows it; kept, as its landing is, for as long as the row is of this version."""
-    return _piece_out(_Row(row.id, row.version, picture, row), landed, body)
+def rack_piece_out(row: RackPiece, landed: Landed, picture: UUID | None = None) -> RackPieceOut:
+    """A piece as the rack shows it, without its flat; kept, as its landing is, for as long as the row is of this version."""
+    return _piece_out(_Row(row.id, row.version, picture, row), landed)
 
 
 @dataclass(frozen=True)
@@ -192,10 +209,9 @@ class _Row:
 
 
 @lru_cache(maxsize=ANSWERS)
-def _piece_out(of: _Row, landed: Landed, body: Body) -> RackPieceOut:
+def _piece_out(of: _Row, landed: Landed) -> RackPieceOut:
     row, picture = of.row, of.picture
     piece = landed.piece
-    flat = _flat(body, landed.piece)
     return RackPieceOut(
         id=row.id,
         version=row.version,
@@ -210,7 +226,7 @@ def _piece_out(of: _Row, landed: Landed, body: Body) -> RackPieceOut:
         facts=stored(Facts, row.facts),
         stance=landed.stance,
         marks=[CheckMark(key=check.key, stance=check.stance, title=check.title) for check in landed.checks],
-        flat=flat,
+        flat=[],
         picture=picture,
     )
 
@@ -220,10 +236,16 @@ def rack(request: MemberRequest, client_id: UUID, heel_cm: Heel = 2.0) -> Any:
     """Every piece of a client's rack, landed."""
     found = services.landed_rack(request.user, client_id, heel_cm)
     pictures = first_of_pieces(request.user, client_id)
-    body = found.shopper.body
-    pieces = [rack_piece_out(row, landed, body, pictures.get(row.id)) for row, landed in found.hanging]
+    pieces = [rack_piece_out(row, landed, pictures.get(row.id)) for row, landed in found.hanging]
     unreadable = [Unreadable(id=row.id, name=row.name or "without a name") for row in found.unreadable]
-    return answer(RackOut(pieces=pieces, unreadable=unreadable, heels=found.shopper.heels))
+    return answer(RackOut(pieces=pieces, page=PAGE, unreadable=unreadable, heels=found.shopper.heels))
+
+
+@router.get("/clients/{uuid:client_id}/rack/flats", response=FlatsOut)
+def flats(request: MemberRequest, client_id: UUID, page: Annotated[int, Field(ge=0, le=200)] = 0) -> Any:
+    """The flats of a page of a rack, as its pieces hang there."""
+    body, rows = services.rack_page(request.user, client_id, page * PAGE, PAGE)
+    return answer(FlatsOut(flats=[FlatOut(id=row_id, flat=_flat(body, piece)) for row_id, piece in rows]))
 
 
 @router.post("/clients/{uuid:client_id}/rack", response={201: RackPieceOut, 422: Refusal})
@@ -297,7 +319,7 @@ def _one(request: MemberRequest, piece_id: UUID, heel: float) -> RackDetail:
     shopper, row, landed = services.landed_piece(request.user, piece_id, heel)
     picture, facts = first_of_pieces(request.user, row.client_id).get(row.id), stored(Facts, row.facts)
     return RackDetail(
-        piece=rack_piece_out(row, landed, shopper.body, picture),
+        piece=rack_piece_out(row, landed, picture).model_copy(update={"flat": _flat(shopper.body, landed.piece)}),
         placed=placed_out(landed, [], [], shopper.unit),
         lines=[
             FlatMeasure(key=line.key, points=[list(point) for point in line.points], half=line.half)

@@ -9,6 +9,7 @@ from uuid import UUID
 
 from django.db import transaction
 
+from craft.body import Body
 from craft.cloth import Piece
 from craft.cloth.maker import Made, Taken, find_maker, find_size, taken_from
 from craft.cloth.quick import Entry, read_entry, read_like
@@ -232,6 +233,15 @@ def landed_rack(member: Member, client_id: Any, heel: float) -> LandedRack:
         else:
             found.hanging.append((row, land_on(shopper, piece, heel)))
     return found
+
+
+def rack_page(member: Member, client_id: Any, first: int, count: int) -> tuple[Body, list[tuple[UUID, Piece]]]:
+    """Whose rack it is, and so many rows of it from one on, in the order of the rack: those that can be read."""
+    body = shopper_of(member, client_id).body
+    held = RackPiece.objects.of(member).not_removed().filter(client_id=client_id).only("version", "piece")
+    rows = held[first : first + count]
+    read = ((row.id, stored_piece(PieceRow(row.id, row.version, row.piece))) for row in rows)
+    return body, [(row_id, piece) for row_id, piece in read if piece is not None]
 
 
 def landed_piece(member: Member, piece_id: Any, heel: float) -> tuple[Shopper, RackPiece, Landed]:

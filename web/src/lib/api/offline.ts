@@ -10,7 +10,7 @@ const CLIENTS = String.raw`/api/clients/[0-9a-f-]{36}`;
 const ANSWERS = [
   /^\/api\/(session|words|measuring|schools|brief\/words|diary|clients|errands|said)$/,
   new RegExp(
-    `^${CLIENTS}(/(desk|next|sessions|fittings|expected|rack|looks|cards|links|letters|errands|plans|worn|buying|edit/sorted))?$`,
+    `^${CLIENTS}(/(desk|next|sessions|fittings|expected|rack|rack/flats|looks|cards|links|letters|errands|plans|worn|buying|edit/sorted))?$`,
   ),
   /^\/api\/cards\/[0-9a-f-]{36}\/picture\.svg$/,
 ];

@@ -1030,6 +1030,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client_id}/rack/flats": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Flats
+         * @description The flats of a page of a rack, as its pieces hang there.
+         */
+        get: operations["studio_rack_api_flats"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client_id}/rack/lines": {
         parameters: {
             query?: never;
@@ -5909,11 +5929,13 @@ export interface components {
         };
         /**
          * RackOut
-         * @description The rack, what of it cannot be read, and whether this client is offered heels at all.
+         * @description The rack, how many of its flats make a page, what of it cannot be read, and whether this client is offered heels at all.
          */
         RackOut: {
             /** Pieces */
             pieces: components["schemas"]["RackPieceOut"][];
+            /** Page */
+            page: number;
             /** Unreadable */
             unreadable: components["schemas"]["Unreadable"][];
             /** Heels */
@@ -5921,7 +5943,8 @@ export interface components {
         };
         /**
          * RackPieceOut
-         * @description A piece: what it is, how it stands on this body, and its flat, cm.
+         * @description A piece: what it is, how it stands on this body, and its flat, cm; none on a whole rack, whose flats are asked for by the
+         *     page.
          */
         RackPieceOut: {
             /**
@@ -5984,6 +6007,27 @@ export interface components {
             id: string;
             /** Line */
             line: string;
+        };
+        /**
+         * FlatOut
+         * @description A piece's flat, cm.
+         */
+        FlatOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Flat */
+            flat: components["schemas"]["DrawnShape"][];
+        };
+        /**
+         * FlatsOut
+         * @description The flats of a page of a rack, in its order; none where the rack has ended.
+         */
+        FlatsOut: {
+            /** Flats */
+            flats: components["schemas"]["FlatOut"][];
         };
         /**
          * LineOut
@@ -12359,6 +12403,39 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
+            503: components["responses"]["NotDone503"];
+        };
+    };
+    studio_rack_api_flats: {
+        parameters: {
+            query?: {
+                page?: number;
+            };
+            header?: never;
+            path: {
+                client_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FlatsOut"];
+                };
+            };
+            400: components["responses"]["NotDone400"];
+            401: components["responses"]["NotDone401"];
+            403: components["responses"]["NotDone403"];
+            404: components["responses"]["NotDone404"];
+            409: components["responses"]["NotDone409"];
+            413: components["responses"]["NotDone413"];
+            415: components["responses"]["NotDone415"];
+            422: components["responses"]["NotDone422"];
             503: components["responses"]["NotDone503"];
         };
     };

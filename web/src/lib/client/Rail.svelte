@@ -2,7 +2,7 @@
   /** The client's pieces below the floor: what goes with what is on, the best first. */
   import { onMount } from "svelte";
   import type { Piece } from "../api/client";
-  import Flat from "../rack/Flat.svelte";
+  import PieceFlat from "../rack/PieceFlat.svelte";
   import { studio } from "../studio.svelte";
   import Mark from "../ui/Mark.svelte";
   import { titleOf } from "./kinds";
@@ -72,7 +72,7 @@
             title={goes?.why ? `${piece.title}: ${goes.why}` : piece.title}
             onclick={() => putOn(piece)}
           >
-            <Flat shapes={piece.flat} id="rail-{piece.id}" tall={60} scale={0.56} />
+            <PieceFlat flats={rail.flats} {piece} id="rail-{piece.id}" tall={60} scale={0.56} />
             <span class="flex items-baseline justify-center gap-1">
               {#if goes && !studio.turned}
                 <span class="translate-y-0.5"><Mark of={goes.verdict} size={11} /></span>

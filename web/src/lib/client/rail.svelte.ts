@@ -1,5 +1,6 @@
 /** The rail: the client's pieces, ranked by how they go with what is on. */
 import { api, ask, type Schemas } from "../api/client";
+import { Flats } from "../rack/flats.svelte";
 import type { Asked } from "./facts";
 
 export type Goes = Schemas["GoesOut"];
@@ -29,10 +30,14 @@ export class Rail {
   #timer: ReturnType<typeof setTimeout> | undefined;
   #asked: AbortController | null = null;
 
+  readonly flats: Flats;
+
   constructor(
     readonly clientId: string,
     private readonly asked: () => Asked,
-  ) {}
+  ) {
+    this.flats = new Flats(clientId);
+  }
 
   readonly slots = $derived([...new Set((this.pieces ?? []).map((piece) => piece.slot))]);
   /** The pieces that are looked for, those that go best first; what is on already is not among them. */
@@ -82,7 +87,10 @@ export class Rail {
     ]);
     if ("data" in due) this.altering = due.data.errands.filter((one) => one.kind === "alter" && !one.done_at);
     this.trouble = "refusal" in told ? told.refusal.message : null;
-    if ("data" in told) this.pieces = told.data.pieces;
+    if ("data" in told) {
+      this.pieces = told.data.pieces;
+      void this.flats.begin(told.data.pieces, told.data.page);
+    }
     await this.rank();
   }
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   /** A few pieces that make most of the week: how many, what must be in and what never; what each is for. */
-  import Flat from "../rack/Flat.svelte";
+  import PieceFlat from "../rack/PieceFlat.svelte";
   import type { Edit } from "./edit.svelte";
   import LookRow from "./LookRow.svelte";
   import { money, outfits } from "./words";
@@ -115,8 +115,9 @@
         {@const own = part.piece_id ? edit.pieces[part.piece_id] : undefined}
         <li class="flex items-center gap-2 border-b border-grain py-0.5">
           <span class="w-11 flex-none"
-            >{#if own}<Flat
-                shapes={own.flat}
+            >{#if own}<PieceFlat
+                flats={edit.rack.flats}
+                piece={own}
                 id="capsule-{own.id}"
                 scale={0.4}
                 tall={40}

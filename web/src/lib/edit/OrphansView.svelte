@@ -1,6 +1,6 @@
 <script lang="ts">
   /** Pieces in no good look: what stands in the way, and the smallest thing that would adopt each. */
-  import Flat from "../rack/Flat.svelte";
+  import PieceFlat from "../rack/PieceFlat.svelte";
   import type { Edit } from "./edit.svelte";
   import { outfits, sayDecision } from "./words";
   import Working from "./Working.svelte";
@@ -26,7 +26,14 @@
     {#if piece}
       <li class="flex gap-4 py-3" data-orphan={piece.title}>
         <span class="flex-none"
-          ><Flat shapes={piece.flat} id="orphan-{piece.id}" scale={0.7} tall={84} wide={78} /></span
+          ><PieceFlat
+            flats={edit.rack.flats}
+            {piece}
+            id="orphan-{piece.id}"
+            scale={0.7}
+            tall={84}
+            wide={78}
+          /></span
         >
         <div class="min-w-0 grow">
           <p class="font-semibold first-letter:uppercase">{piece.title}</p>
@@ -75,7 +82,14 @@
         {@const decided = edit.decided[piece.id]}
         <li class="flex gap-3 text-sm" data-orphan={piece.title}>
           <span class="flex-none"
-            ><Flat shapes={piece.flat} id="alone-{piece.id}" scale={0.6} tall={56} wide={64} /></span
+            ><PieceFlat
+              flats={edit.rack.flats}
+              {piece}
+              id="alone-{piece.id}"
+              scale={0.6}
+              tall={56}
+              wide={64}
+            /></span
           >
           <span class="min-w-0">
             <span class="block font-semibold first-letter:uppercase">{piece.title}</span>

@@ -1,6 +1,6 @@
 <script lang="ts">
   /** One piece after another: what it is, what is proposed and why, its best looks; one key decides. */
-  import Flat from "../rack/Flat.svelte";
+  import PieceFlat from "../rack/PieceFlat.svelte";
   import { studio } from "../studio.svelte";
   import DateField from "../ui/DateField.svelte";
   import type { Edit } from "./edit.svelte";
@@ -74,7 +74,7 @@
 {#if piece && proposal}
   <div class="one mt-3" data-testid="sorted-piece" data-piece={piece.title}>
     <div class="flat">
-      <Flat shapes={piece.flat} id="sort-{piece.id}" scale={1.9} tall={230} wide={200} />
+      <PieceFlat flats={edit.rack.flats} {piece} id="sort-{piece.id}" scale={1.9} tall={230} wide={200} />
       <h2 class="heading mt-2 text-center text-lg leading-tight first-letter:uppercase">{piece.title}</h2>
       {#if piece.facts.note && !studio.turned}<p class="mt-1 text-center text-sm text-bark">
           {piece.facts.note}
@@ -92,7 +92,14 @@
                   aria-label={other.title}
                   onclick={() => (edit.at = next)}
                 >
-                  <Flat shapes={other.flat} id="next-{next}" scale={0.4} tall={48} wide={40} />
+                  <PieceFlat
+                    flats={edit.rack.flats}
+                    piece={other}
+                    id="next-{next}"
+                    scale={0.4}
+                    tall={48}
+                    wide={40}
+                  />
                 </button>
               </li>
             {/if}

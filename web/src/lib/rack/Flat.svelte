@@ -1,5 +1,6 @@
 <script lang="ts">
   /** A piece laid flat, at the scale of its neighbours, hanging by its upper edge. */
+  import type { Attachment } from "svelte/attachments";
   import type { Schemas } from "../api/client";
   import Paint from "../figure/Paint.svelte";
   import { bounds } from "../figure/paint";
@@ -11,8 +12,25 @@
     tall?: number;
     wide?: number;
     id: string;
+    /** It is in sight, or nearly, and not drawn yet. */
+    onseen?: () => void;
   }
-  const { shapes, scale = 0.92, tall = 112, wide = 104, id }: Props = $props();
+  const { shapes, scale = 0.92, tall = 112, wide = 104, id, onseen }: Props = $props();
+  /** How far off the screen a flat is asked for already. */
+  const AHEAD = "300px";
+
+  const seen: Attachment<SVGElement> = (node) => {
+    const sight = new IntersectionObserver(
+      (entries) => {
+        if (!entries.some((entry) => entry.isIntersecting)) return;
+        sight.disconnect();
+        onseen?.();
+      },
+      { rootMargin: AHEAD },
+    );
+    sight.observe(node);
+    return () => sight.disconnect();
+  };
   const SMALL = 45;
   /** Room for the outline’s own breadth, px. */
   const EDGE = 2;
@@ -25,7 +43,14 @@
   const perCm = $derived(Math.min(own, (tall - 2 * EDGE) / down, (wide - 2 * EDGE) / across));
 </script>
 
-<svg width={wide} height={tall} aria-hidden="true" class="mx-auto">
+<svg
+  width={wide}
+  height={tall}
+  aria-hidden="true"
+  class="mx-auto"
+  data-drawn={shapes.length > 0}
+  {@attach shapes.length || !onseen ? null : seen}
+>
   <g
     transform="translate({(wide / 2 - ((box[0] + box[2]) / 2) * perCm).toFixed(1)} {(
       EDGE +

@@ -6,7 +6,7 @@
   import Mark from "../ui/Mark.svelte";
   import Detail from "./Detail.svelte";
   import Filters from "./Filters.svelte";
-  import Flat from "./Flat.svelte";
+  import PieceFlat from "./PieceFlat.svelte";
   import type { Counts } from "../outfits/counts.svelte";
   import { many } from "../outfits/wish";
   import type { Rack } from "./rack.svelte";
@@ -79,7 +79,7 @@
               onclick={() => void rack.choose(here ? null : piece.id)}
             >
               <span class="hook" aria-hidden="true"></span>
-              <Flat shapes={piece.flat} id={piece.id} />
+              <PieceFlat flats={rack.flats} {piece} id={piece.id} />
               <span class="mt-1 flex items-baseline justify-center gap-1 text-sm leading-tight">
                 {#if piece.measured && !studio.turned}
                   <span class="translate-y-0.5"><Mark of={MARKS[piece.stance]} size={12} /></span>

@@ -2,6 +2,7 @@
 import { notice } from "../ui/notice.svelte";
 import { api, ask, type Refusal, type Schemas } from "../api/client";
 import type { History } from "../client/history.svelte";
+import { Flats } from "./flats.svelte";
 
 export type RackPiece = Schemas["RackPieceOut"];
 export type Change = { name?: string; piece?: Record<string, unknown>; facts?: Schemas["Facts"] };
@@ -22,11 +23,14 @@ export class Rack {
   sought = $state("");
   kind = $state("");
   how = $state("");
+  readonly flats: Flats;
 
   constructor(
     readonly clientId: string,
     readonly history: History,
-  ) {}
+  ) {
+    this.flats = new Flats(clientId);
+  }
 
   readonly kinds = $derived([...new Set((this.pieces ?? []).map((piece) => piece.kind))].toSorted());
   readonly shown = $derived(
@@ -64,6 +68,7 @@ export class Rack {
     this.trouble = "refusal" in told ? told.refusal.message : null;
     if ("data" in told) {
       ({ pieces: this.pieces, heels: this.heels, unreadable: this.unreadable } = told.data);
+      void this.flats.begin(told.data.pieces, told.data.page);
     }
     if (this.detail) await this.choose(this.detail.piece.id);
   }

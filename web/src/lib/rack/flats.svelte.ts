@@ -1,0 +1,56 @@
+/** The flats of a rack, drawn where they are looked at: a page of them at a time, asked for by the first that is seen. */
+import { SvelteMap, SvelteSet } from "svelte/reactivity";
+import { api, ask, type Schemas } from "../api/client";
+
+type Shapes = Schemas["DrawnShape"][];
+type Hanging = Pick<Schemas["RackPieceOut"], "id" | "flat">;
+
+export class Flats {
+  #drawn = new SvelteMap<string, Shapes>();
+  #asked = new SvelteSet<number>();
+  #order = new Map<string, number>();
+  #page = 1;
+
+  constructor(readonly clientId: string) {}
+
+  /** The rack was read: what was drawn before stays in sight until it is drawn anew. */
+  async begin(pieces: Hanging[], page: number): Promise<void> {
+    this.#order = new Map(pieces.map((piece, at) => [piece.id, at]));
+    this.#page = page;
+    const again = [...this.#asked];
+    const old = new Set(this.#drawn.keys());
+    this.#asked.clear();
+    const told = await Promise.all(again.map((one) => this.#ask(one)));
+    for (const id of told.flat()) old.delete(id);
+    // What hangs elsewhere now waits to be seen.
+    for (const id of old) this.#drawn.delete(id);
+  }
+
+  /** A piece's flat: that which came with it, else that of its page; none before that is there. */
+  of(piece: Hanging): Shapes {
+    return piece.flat.length ? piece.flat : (this.#drawn.get(piece.id) ?? []);
+  }
+
+  /** A piece is seen that has no flat yet. */
+  async want(id: string): Promise<void> {
+    const at = this.#order.get(id);
+    if (at === undefined || this.#drawn.has(id)) return;
+    let page = Math.floor(at / this.#page);
+    // Pieces that cannot be read are not counted here: behind them a flat lies a page further on.
+    while (!this.#drawn.has(id) && !this.#asked.has(page) && (await this.#ask(page)).length) page++;
+  }
+
+  /** Ask for a page: of which pieces it told. */
+  async #ask(page: number): Promise<string[]> {
+    this.#asked.add(page);
+    const params = { path: { client_id: this.clientId }, query: { page } };
+    const told = await ask(api.GET("/api/clients/{client_id}/rack/flats", { params }));
+    if ("refusal" in told) {
+      // Asked again when a piece of it is seen again.
+      this.#asked.delete(page);
+      return [];
+    }
+    for (const { id, flat } of told.data.flats) this.#drawn.set(id, flat);
+    return told.data.flats.map((one) => one.id);
+  }
+}
