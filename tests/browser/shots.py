@@ -13,7 +13,15 @@ from tests.browser.conftest import Stylist, chrome, demo_server
 FOLDER = ROOT / "docs" / "screenshots"
 
 
+#: Whether every flat that is in sight is drawn: they are asked for when they are seen.
+DRAWN = """return [...document.querySelectorAll("[data-drawn=false]")].every((flat) => {
+  const at = flat.getBoundingClientRect();
+  return at.bottom < 0 || at.top > innerHeight || at.right < 0 || at.left > innerWidth;
+})"""
+
+
 def take(stylist: Stylist, name: str) -> None:
+    stylist.wait(lambda: stylist.driver.execute_script(DRAWN), "the flats in sight")
     # A finished animation frame, so that nothing is caught half drawn.
     stylist.driver.execute_async_script("requestAnimationFrame(() => requestAnimationFrame(arguments[0]))")
     stylist.driver.save_screenshot(str(FOLDER / f"{name}.png"))
