@@ -136,7 +136,7 @@ def gaps(request: MemberRequest, client_id: UUID) -> Any:
                 SeveralOut(**one, titles=[title_of(Piece.of(new[key])) for key in one["keys"]])
                 for one in found.get("together", [])
             ],
-            **{key: found.get(key, 0) for key in ("weighed", "listed", "tried", "candidates")},
+            **{key: found.get(key, 0) for key in ("weighed", "listed", "left_off", "tried", "candidates")},
             there=found.get("there", []),
             left_out=found.get("left_out", []),
             days=days_of(found),

@@ -150,6 +150,7 @@ def missing(situation: EditSituation, tell: Progress) -> dict[str, Any]:
         "together": [_several(one, prices) for _, one in sorted(sets.best.items())],
         "weighed": sets.weighed,
         "listed": len(sets.listed),
+        "left_off": _share(sets.left_off, max((gain.value for gain in found.gains), default=0.0)),
         "there": list(found.looks),
         "tried": found.tried,
         "candidates": len(found.gains),
@@ -158,6 +159,11 @@ def missing(situation: EditSituation, tell: Progress) -> dict[str, Any]:
         "currency": situation.currency,
         "budget": situation.budget,
     }
+
+
+def _share(part: float, whole: float) -> int:
+    """A part of what the best thing is worth, in per cent."""
+    return round(100 * part / whole) if whole > 0 else 0
 
 
 def _prices(situation: EditSituation, found: Gaps) -> dict[str, int]:

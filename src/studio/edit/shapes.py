@@ -195,6 +195,8 @@ class GapsOut(BaseModel):
     #: How many sets were weighed, of how many things; how many looks were judged, with how many candidates.
     weighed: int
     listed: int
+    #: What the best thing that is not among them is worth by itself, in per cent of the first: the sets are the best of the list only.
+    left_off: int
     tried: int
     candidates: int
     #: Outfits that work already, by kind of day.

@@ -7695,6 +7695,8 @@ export interface components {
             weighed: number;
             /** Listed */
             listed: number;
+            /** Left Off */
+            left_off: number;
             /** Tried */
             tried: number;
             /** Candidates */

@@ -103,7 +103,9 @@
       <p class="mt-4 text-xs text-bark">
         {told.candidates} things were tried in {told.tried.toLocaleString("en-GB")} looks; of sets {told.weighed.toLocaleString(
           "en-GB",
-        )} of the {told.listed} best were weighed. An outfit is its pieces, however they are worn.
+        )} of the {told.listed} best were weighed{told.left_off
+          ? `; the best thing off that list does ${told.left_off} % of what the first does`
+          : ""}. An outfit is its pieces, however they are worn.
         {#if told.left_out.length}Of this: {told.left_out.join("; ")}.{/if}
       </p>
     </div>
