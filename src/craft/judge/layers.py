@@ -29,9 +29,9 @@ SHORT_LAYER = 8.0
 HANGS_OUT = 8.0
 #: From this volume a layer adds bulk (0 to 4), from this thickness its cloth does (0 to 1).
 FULL, THICK = 3.2, 0.75
-#: Legs at most the first full are close, at most the second fairly so; from the third on wide; a layer up to the fourth is
-#: neat, from the fifth it hangs full over a leg eased from the sixth (0 to 4; W).
-CLOSE, SLIM, WIDE, NEAT, HANGS_FULL, EASED = 1.0, 1.5, 2.9, 2.4, 2.5, 1.9
+#: Legs at most the first full are close; from the second on wide; a layer up to the third is
+#: neat, from the fourth it hangs full over a leg eased from the fifth (0 to 4; W).
+CLOSE, WIDE, NEAT, HANGS_FULL, EASED = 1.0, 2.9, 2.4, 2.5, 1.9
 #: A waist less clearly marked than this is not seen under a full layer (0 to 1; W).
 UNSEEN = 0.5
 #: By how much a dark open layer counts for more, and a pale one for less, to who wants to be drawn in; OKLCH lightness of

@@ -130,10 +130,8 @@ def _visits(members: list[Member]) -> None:
 
 
 def _working(ahead: int) -> date:
-    """The day so many working days ahead; today, or the Monday after it, where it is none."""
+    """The day so many working days ahead; today whatever day it is, so that the week that is shown is never empty."""
     day = today()
-    while day.weekday() >= 5:
-        day += timedelta(1)
     for _ in range(ahead):
-        day += timedelta(3 if day.weekday() == 4 else 1)
+        day += timedelta({4: 3, 5: 2}.get(day.weekday(), 1))
     return day
