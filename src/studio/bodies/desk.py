@@ -12,7 +12,6 @@ from craft.body import Body
 from craft.body.measures import MEASURES
 from craft.draw.tape import TapeLine, tape_on
 from craft.measuring.ageing import due_on
-from studio.aside import aside
 from studio.bodies.known import Known, known_of, measures_from, open_session
 from studio.bodies.models import MeasuringSession, Reading
 from studio.bodies.services import waiting
@@ -84,4 +83,4 @@ def next_for(member: Member, client_id: Any) -> tuple[Worth, ...]:
     pieces = readable(piece for look in held for piece in look)
     bottoms = [piece for piece in dict.fromkeys(pieces) if piece.slot == "bottom"][:12]
     measures = measures_from(known_of(client, open_session(client)), client)
-    return aside(next_measures, measures, bottoms, client.ways)
+    return next_measures(measures, bottoms, client.ways)

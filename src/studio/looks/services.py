@@ -30,7 +30,6 @@ from craft.look import Look as CraftLook
 from craft.look import Outfit, compose
 from craft.schools import Schools
 from craft.units import Unit
-from studio.aside import aside
 from studio.bodies.known import measures_of
 from studio.concurrency import hold, write
 from studio.looks.links import kept_links, rack_of, worn_now
@@ -99,25 +98,25 @@ def _standing_still(member: Member, client_id: Any) -> tuple[Client, Body]:
 def assess_for(member: Member, client_id: Any, asked: Question) -> tuple[Assessment, Unit]:
     """Assess pieces on a client's body, and the unit to say it in. Raises UnknownWord."""
     on = worn_by(member, client_id, asked)
-    return aside(assess, on.body, on.look, on.schools, on.aims, mending=not asked.moving), on.unit
+    return assess(on.body, on.look, on.schools, on.aims, mending=not asked.moving), on.unit
 
 
 def unsettled_for(member: Member, client_id: Any, asked: Question) -> tuple[tuple[Unsettled, ...], Unit]:
     """What could still turn the verdict of pieces on a client's body. Raises UnknownWord."""
     on = worn_by(member, client_id, asked)
-    return (aside(unsettled, on.body, on.look, on.schools, on.aims) if on.look.pieces else ()), on.unit
+    return (unsettled(on.body, on.look, on.schools, on.aims) if on.look.pieces else ()), on.unit
 
 
 def rail_for(member: Member, client_id: Any, asked: Question) -> tuple[Goes, ...]:
     """The pieces of a client's rack, ranked by how they go with these. Raises UnknownWord."""
     on = worn_by(member, client_id, asked)
-    return aside(rank, on.body, on.look, _rack(member, client_id), on.schools, on.aims)
+    return rank(on.body, on.look, _rack(member, client_id), on.schools, on.aims)
 
 
 def remedies_for(member: Member, client_id: Any, asked: Question) -> tuple[tuple[Remedy, ...], Unit]:
     """Ways to mend what is on, from what is free to what is to be bought. Raises UnknownWord."""
     on = worn_by(member, client_id, asked)
-    return aside(remedies, on.body, on.look, _rack(member, client_id), on.schools, on.aims), on.unit
+    return remedies(on.body, on.look, _rack(member, client_id), on.schools, on.aims), on.unit
 
 
 def views_for(member: Member, client_id: Any, asked: Question) -> tuple[Worn, tuple[tuple[str, str, Switched], ...]]:

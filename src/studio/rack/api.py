@@ -7,7 +7,6 @@ from functools import lru_cache
 from typing import Annotated, Any, Literal
 from uuid import UUID
 
-from django.http import HttpResponse
 from ninja import Router, Status
 from pydantic import BaseModel, Field, StringConstraints
 
@@ -23,7 +22,6 @@ from craft.fit import Landed
 from craft.formats.brief_form import Said
 from craft.formats.rack_form import Facts
 from studio.access import Requires
-from studio.aside import aside
 from studio.charts.services import label_says
 from studio.drawings import DrawnShape, drawn
 from studio.pictures.services import first_of_pieces
@@ -247,10 +245,6 @@ def rack(request: MemberRequest, client_id: UUID, heel_cm: Heel = 2.0) -> Any:
 def flats(request: MemberRequest, client_id: UUID, page: Annotated[int, Field(ge=0, le=200)] = 0) -> Any:
     """The flats of a page of a rack, as its pieces hang there."""
     body, rows = services.rack_page(request.user, client_id, page * PAGE, PAGE)
-    return aside(_flats_told, body, rows)
-
-
-def _flats_told(body: Body, rows: list[tuple[UUID, Piece]]) -> HttpResponse:
     return answer(FlatsOut(flats=[FlatOut(id=row_id, flat=_flat(body, piece)) for row_id, piece in rows]))
 
 

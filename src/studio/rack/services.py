@@ -18,7 +18,6 @@ from craft.fit import Landed
 from craft.formats.rack_csv import PieceTable, read_pieces, write_pieces
 from craft.formats.rack_form import Facts, FiledPiece
 from craft.units import Unit
-from studio.aside import aside
 from studio.concurrency import hold, keep_once, write
 from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
@@ -226,20 +225,14 @@ def landed_rack(member: Member, client_id: Any, heel: float) -> LandedRack:
     shopper = shopper_of(member, client_id)
     rows = RackPiece.objects.of(member).not_removed().filter(client_id=client_id)
     found = LandedRack(shopper, [], [])
-    read = []
     # Three hundred rows' times would be read and looked at by nobody.
     for row in rows.defer("created_at", "changed_at", "removed_at"):
         piece = stored_piece(PieceRow(row.id, row.version, row.piece))
         if piece is None:
             found.unreadable.append(row)
         else:
-            read.append((row, piece))
-    found.hanging.extend(aside(_landed, shopper, read, heel))
+            found.hanging.append((row, land_on(shopper, piece, heel)))
     return found
-
-
-def _landed(shopper: Shopper, read: list[tuple[RackPiece, Piece]], heel: float) -> list[tuple[RackPiece, Landed]]:
-    return [(row, land_on(shopper, piece, heel)) for row, piece in read]
 
 
 def rack_page(member: Member, client_id: Any, first: int, count: int) -> tuple[Body, list[tuple[UUID, Piece]]]:
