@@ -27,6 +27,7 @@ def test_a_look_is_composed_from_the_rail_by_keyboard_and_undone(stylist: Stylis
     stylist.click("New look")
     stylist.step("dress")
     stylist.wait(lambda: len(stylist.all("[data-rail]")) >= 20, "the rail")
+    stylist.wait(lambda: len(stylist.all("[data-rail] [data-drawn=true] path")) >= 20, "its flats")
     # A dress takes the place of top and bottom.
     stylist.tab_to("[aria-label='Find on the rack']", 200)
     stylist.press("wrap dress")

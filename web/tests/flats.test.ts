@@ -42,26 +42,41 @@ it("goes on to the next page where pieces that cannot be read hang before it", a
   expect([drawn(flats, "b"), calls.length]).toEqual(["b2", 2]);
 });
 
-it("keeps what was drawn in sight until the rack is drawn anew, and lets go of what hangs elsewhere", async () => {
+it("keeps what was drawn in sight until the rack is drawn anew, and lets go of what hangs no longer", async () => {
   serve();
   const flats = new Flats("c");
   await flats.begin(RACK, 2);
   await flats.want("a");
   await flats.want("c");
+  serve(RACK.slice(1));
   const anew = flats.begin(RACK.slice(1), 2);
   expect(drawn(flats, "a")).toBe("a1");
-  serve(RACK.slice(1, 3));
   await anew;
-  expect(drawn(flats, "b")).toMatch(/^b[34]$/);
+  expect([drawn(flats, "a"), drawn(flats, "b")]).toEqual([undefined, "b1"]);
 });
 
-it("asks again for a page that was refused", async () => {
+it("keeps what was drawn where drawing it anew is refused", async () => {
+  serve();
+  const flats = new Flats("c");
+  await flats.begin(RACK, 2);
+  await flats.want("a");
+  on("GET", PATH, () => refuse(503, "Not now."));
+  await flats.begin(RACK, 2);
+  expect(drawn(flats, "a")).toBe("a1");
+});
+
+it("asks again by itself for a page that was refused, the later the less often", async () => {
+  vi.useFakeTimers();
   const flats = new Flats("c");
   await flats.begin(RACK, 2);
   on("GET", PATH, () => refuse(503, "Not now."));
   await flats.want("a");
-  expect(drawn(flats, "a")).toBeUndefined();
+  await vi.advanceTimersByTimeAsync(2000);
+  expect([calls.length, drawn(flats, "a")]).toEqual([2, undefined]);
   serve();
-  await flats.want("a");
-  expect(drawn(flats, "a")).toBe("a1");
+  await vi.advanceTimersByTimeAsync(3900);
+  expect(calls.length).toBe(2);
+  await vi.advanceTimersByTimeAsync(200);
+  expect([calls.length, drawn(flats, "a")]).toEqual([3, "a1"]);
+  vi.useRealTimers();
 });

@@ -17,7 +17,7 @@ from craft.advise.rail import place_of, with_piece
 from craft.body import Body
 from craft.cloth import Piece
 from craft.cloth.words import figure_name, said
-from craft.judge import Aims, Judged, Judgement
+from craft.judge import Aims, Judged, Judgement, judge
 from craft.judge.finding import Finding
 from craft.look import Look, Outfit, compose
 from craft.schools import Schools
@@ -83,7 +83,7 @@ def remedies(
     """
     aims = aims or Aims()
     now = compose(body, look, schools)
-    before = Judged.of(now, aims).judgement
+    before = judge(now, aims)
     singles = [tried for tried in _singles(now, before, aims, rack) if tried[1].score > before.score + RAISES]
     singles.sort(key=lambda tried: _place(before, tried[1], [tried[0]]))
     found = [_remedy(now, before, [step], after, outfit) for step, after, outfit in singles]

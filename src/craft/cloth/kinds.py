@@ -120,6 +120,11 @@ class Kind:
         return self.shoe is not None and self.shoe.shaft is not None
 
     def _seen_as(self) -> frozenset[str]:
+        """What `seen_as` is.
+
+        >>> sorted(KIND["dress"].seen_as), sorted(KIND["belt"].seen_as)
+        (['one_piece', 'skirt'], ['belt'])
+        """
         place = self.name if self.slot == "extra" else self.slot
         skirt = self.hangs in ("waist", "whole")
         legs = self.has_legs and self.slot != "swim"

@@ -33,8 +33,6 @@ SLIM_FOR_STATURE, VERY_SLIM = 0.568, 0.52
 HIDES = 8.0
 #: What it weighs that something is seen through a top where the client softens nothing there (W).
 SHOWS_ANYWHERE = 0.1
-#: By how much more close cloth counts against it where the calves are to be softened with the hips (W).
-CALVES_TOO = 0.1
 _CLINGS = frozenset({"clinging", "thin", "ribbed", "satin"})
 _STRAIGHT = ("straight", "boyfriend", "girlfriend", "bootcut")
 
@@ -206,7 +204,6 @@ def skims_hips(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     elif bottom.volume <= ON_THE_LEG and not hidden:
         weight = 0.3 if aims.soften & {"hips", "thighs", "seat"} else 0.15
         weight += 0.2 if bottom.piece.fabric & _CLINGS else 0.0
-        weight += CALVES_TOO if "calves" in aims.soften and bottom.has_legs else 0.0
         text = "Close cloth over the hips shows just what they are."
         yield con(weight, "clings", where, "Close over the hips", text, held)
     elif hidden and not skim and bottom.volume <= SKIMS:
