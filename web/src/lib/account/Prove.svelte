@@ -9,7 +9,11 @@
   let password = $state("");
   let trouble = $state<string | null>(null);
 
-  onMount(() => document.querySelector<HTMLElement>("#prove")?.focus());
+  onMount(() => {
+    const before = document.activeElement;
+    document.querySelector<HTMLElement>("#prove")?.focus();
+    return () => before instanceof HTMLElement && before.focus();
+  });
 
   async function after(asking: Promise<Answer>) {
     const told = await asking;
