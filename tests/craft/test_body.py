@@ -37,6 +37,14 @@ def test_a_measured_value_always_replaces_an_estimate(taken: dict[str, float]) -
     assert not any(q.settled for n, q in {**body.heights, **body.girths}.items() if n not in taken)
 
 
+@given(measure_sets())
+def test_the_curve_of_a_leg_goes_through_its_girths(taken: dict[str, float]) -> None:
+    body = Body.of(Measures.of(taken))
+    for place, girth in (("calf", "calf"), ("knee", "knee"), ("narrow_ankle", "ankle")):
+        # Between the quarters of a centimetre that the curve is kept at it is straight.
+        assert body.leg_girth(body.height(place)) == pytest.approx(body.girth(girth), abs=0.15)
+
+
 @given(measure_sets(), st.sampled_from([*HEIGHTS[:-1], *GIRTHS]))
 def test_one_more_measure_never_widens_another_spread(taken: dict[str, float], more: str) -> None:
     before = Body.of(Measures.of(taken))

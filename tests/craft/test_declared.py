@@ -18,13 +18,14 @@ from craft.body.words import SHAPES, nominal_measures
 from craft.cloth import Piece
 from craft.cloth.kinds import KIND, KINDS
 from craft.cloth.words import DRESS_CUTS, LEG_CUTS, ONE_OF, SOME_OF, SWIM_DETAIL, TOP_CUTS
-from craft.judge import RULES, Aims
+from craft.judge import RULES, Aims, Rule
 from craft.judge.aims import SHOW, SOFTEN, WANTS, WONT, Setting
 from craft.judge.borders import Border
 from craft.judge.judgement import BORDERS
 from craft.look import Look, Outfit, compose
 from craft.look.readings import READINGS
 from craft.schools import POSITIONS, Schools
+from craft.search.worn import uncoloured
 from tests.craft.looks import judged_looks
 
 #: Looks that are drawn, and swaps tried on each.
@@ -154,6 +155,28 @@ def test_what_a_rule_says_moves_only_with_what_it_declares(swaps: list[tuple[Out
             ):
                 wrong.setdefault(rule.id, set()).add(place)
     assert wrong == {}
+
+
+def test_a_rule_that_sees_no_colour_says_the_same_whatever_colours_are_on(
+    swaps: list[tuple[Outfit, Outfit, str, Aims]],
+) -> None:
+    draw = random.Random(1)
+    blind = [rule for rule in RULES if not rule.sees_colour]
+    assert len(blind) > len(RULES) / 3
+
+    def said(rule: Rule, outfit: Outfit, aims: Aims) -> list[tuple[Any, ...]]:
+        return [(one.stance, one.thousandths, one.code, one.also) for one in rule.said_of(outfit, aims)]
+
+    def painted(piece: Piece) -> Piece:
+        plain, colour = uncoloured(piece), draw.choice((None, *COLOURS))
+        return replace(plain, said=tuple(sorted((*plain.said, ("colour", colour))))) if colour else plain
+
+    looks = [(before, aims) for before, _, _, aims in swaps[::SWAPS]] + [look[1:] for look in judged_looks()]
+    wrong = set()
+    for outfit, aims in looks:
+        other = compose(outfit.body, Look(tuple(map(painted, outfit.look.pieces))), outfit.schools)
+        wrong |= {rule.id for rule in blind if said(rule, outfit, aims) != said(rule, other, aims)}
+    assert wrong == set()
 
 
 def test_no_rule_reads_a_border_or_asks_a_school_that_it_does_not_declare(

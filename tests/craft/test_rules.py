@@ -214,6 +214,8 @@ def test_bare_skin_is_as_deep_as_the_client_says() -> None:
         ({"wants": ["comfort"]}, "register.comfort", "for", [WIDE, {"is": "shirt"}, LOAFERS], {"is": "pumps", "heel": "high"}),
         ({"wants": ["comfort"]}, "register.comfort", "against", [WIDE, TEE, {"is": "pumps", "heel": "high"}], LOAFERS),
         ({"wants": ["comfort"]}, "register.comfort", "against", [SKINNY, TEE], WIDE),
+        ({"soften": ["calves"]}, "leg.calves", "against", [SKINNY, TEE], WIDE),
+        ({"soften": ["calves"]}, "leg.calves", "for", [WIDE, TEE], {**SKINNY, "hem": "mid_calf"}),
         ({"wont": ["tight"]}, "limits.tight", "against", [SKINNY, TEE], WIDE),
         ({"wont": ["short_hems"]}, "limits.short", "against", [{"is": "skirt", "hem": "mid_thigh"}], {"is": "skirt"}),
         ({"wants": ["slim"]}, "palette.slims", "for", [{**JEANS, "colour": "black"}, {**TEE, "colour": "navy"}], {**JEANS, "colour": "white"}),

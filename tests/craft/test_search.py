@@ -18,6 +18,7 @@ from craft.schools import POSITIONS, Schools
 from craft.search import crew
 from craft.search.alter import for_the_tailor
 from craft.search.crew import Asked, ask_all
+from craft.search.runs import Run, Waiting
 from craft.search.search import Search, one_by_one
 from craft.search.tables import NET_WORKS, judged, order_of, packed, score_of_rank, verdict_of_rank, works
 from craft.search.variety import choices_alike
@@ -71,6 +72,25 @@ def a_wardrobe(draw: random.Random, body: Body, many: int = 12) -> Wardrobe:
     return wardrobe_of(body, owned, most=4000)
 
 
+def test_a_run_never_goes_on_with_looks_that_are_not_in_play() -> None:
+    block = (np.arange(3), np.arange(3))
+    alive = np.array([[True, False, False], [True, False, False], [True, True, True]])
+    first = np.array([[False, True, True]])
+    for number in range(1 << 9):
+        truth = np.array([bool(number >> bit & 1) for bit in range(9)]).reshape(3, 3)
+        waiting = [Waiting(block, alive)]
+        seen: list[tuple[int, int]] = []
+        while waiting:
+            run = Run(waiting.pop(), waiting)
+            run.decide(run.of_block(first))
+            way = run.decide(run.of_block(truth))
+            lives = np.broadcast_to(True if run.alive is None else run.alive, [len(axis) for axis in run.block])
+            on = [(int(run.block[0][a]), int(run.block[1][b])) for a, b in np.argwhere(lives)]
+            assert on and all(truth[look] == way for look in on)
+            seen += on
+        assert sorted(seen) == [(0, 0), (1, 0), (2, 0), (2, 1), (2, 2)]
+
+
 @pytest.mark.parametrize("seed", [1, 2])
 def test_best_counts_and_order_are_those_of_one_by_one(seed: int) -> None:
     draw = random.Random(seed)
@@ -99,6 +119,11 @@ def test_two_processes_find_what_one_finds(monkeypatch: pytest.MonkeyPatch) -> N
     (together,) = ask_all([rack], asked, RULES, told.append)
     assert (alone == together).all()
     assert told[0] < told[-1] <= 1
+    # Of several racks each process takes whole ones.
+    racks = [a_rack(draw, base) for base in BASES[:3]]
+    monkeypatch.setattr(crew, "WHOLE", 1.0)
+    several = ask_all(racks, asked, RULES)
+    assert all((sums == ask_all([one], asked, RULES)[0]).all() for one, sums in zip(racks, several, strict=True))
 
     def stop(part: float) -> None:
         raise InterruptedError

@@ -3,6 +3,8 @@
 from __future__ import annotations
 
 from craft.body import Body, Measures
+from craft.cloth import Piece
+from craft.cloth.register import formality
 from craft.judge import Aims
 from craft.judge.aims import Setting
 from craft.look import Look, compose
@@ -71,3 +73,33 @@ def test_something_dark_above_answers_a_dark_shoe_whatever_its_hue() -> None:
     pale = [{**JEANS, "colour": "grey"}, {**LOAFERS, "colour": "black"}]
     assert found("feet.colour", *pale, {**TEE, "colour": "white"}) is not None
     assert found("feet.colour", *pale, {**TEE, "colour": "cobalt"}) is None
+
+
+def test_cloth_that_does_not_give_presses_more() -> None:
+    aims = Aims.of({"wants": ["comfort"]})
+    firm, gives = (
+        found("register.comfort", {**SKINNY, "fit": "tight", "fabric": [cloth]}, TEE, aims=aims)
+        for cloth in ("rigid", "stretch")
+    )
+    assert firm and gives and firm.weight > gives.weight
+
+
+def test_boxy_widens_more_where_the_middle_leads_by_itself() -> None:
+    boxy = {"is": "shirt", "cut": "boxy", "hem": "hip", "tuck": "none"}
+    usual, full = (found("volume.boxy", JEANS, boxy, body=body) for body in (BODY, OVAL))
+    assert usual and full and usual.weight < full.weight
+
+
+def test_a_gathered_band_is_less_formal_than_a_plain_one() -> None:
+    drawstring, plain = (formality(Piece.of({"is": "trousers", "band": band})) for band in ("drawstring", "plain"))
+    assert drawstring < plain
+
+
+def test_a_dark_shoe_that_is_answered_counts_more_and_says_so() -> None:
+    shoes, layer = {**LOAFERS, "colour": "black"}, {"is": "blazer", "colour": "black"}
+    pale, dark = (
+        found("feet.colour", {**JEANS, "colour": colour}, {**TEE, "colour": "white"}, layer, shoes)
+        for colour in ("cream", "burgundy")
+    )
+    assert pale and dark and pale.weight > dark.weight
+    assert "goes up again" in pale.text.say() and "belong together" in dark.text.say()

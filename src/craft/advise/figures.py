@@ -20,15 +20,15 @@ def figures_worn(outfit: Outfit) -> dict[str, Figures]:
     ['front_rise_cm', 'inseam_cm', 'leg_opening_cm']
     """
     found: dict[str, Figures] = {}
-    bottom, top, shoes, layer = outfit.bottom, outfit.top, outfit.shoes, outfit.outer
+    bottom, top, shoes = outfit.bottom, outfit.top, outfit.shoes
     if bottom:
         rise: Figures = (("front_rise_cm", bottom.front_rise),) if bottom.has_legs else ()
         opening: Figures = (("leg_opening_cm", bottom.opening),) if bottom.has_legs else ()
         found[bottom.piece.slot] = (*rise, *_length(outfit, bottom.piece, bottom.hem), *opening)
     if top and top.piece.slot == "top":
         found["top"] = (*_length(outfit, top.piece, top.hem), ("chest_cm", top.chest))
-    if layer:
-        found["layer"] = _length(outfit, layer.piece, layer.hem)
+    for layer in outfit.layers:
+        found[outfit.look.place_of(layer.piece)] = _length(outfit, layer.piece, layer.hem)
     if shoes.piece:
         found["shoes"] = (("heel_cm", shoes.heel),)
     return found

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from craft.body import Body
 from craft.cloth import Piece
-from craft.cloth.kinds import PLACES, gives_way
+from craft.cloth.kinds import PLACES, UNDER_LAYER, gives_way
 from craft.judge import Aims, Judged, Judgement
 from craft.judge.finding import Finding, Stance
 from craft.look import Look, compose
@@ -34,12 +34,14 @@ def place_of(piece: Piece) -> str:
 
 
 def with_piece(look: Look, piece: Piece) -> Look:
-    """The look with a piece in its place; a dress takes the place of top and bottom, and they of a dress.
+    """The look with a piece in its place; a dress takes the place of top and bottom, and they of a dress. Of two layers the outer
+    one gives way.
 
     >>> [p.kind for p in with_piece(Look.of([{"is": "jeans"}, {"is": "tee"}]), Piece.of({"is": "dress"})).pieces]
     ['dress']
     """
-    kept = [one for one in look.pieces if not gives_way(one.kind, to=piece.kind)]
+    stays = look.piece(UNDER_LAYER) if piece.slot == "layer" else None
+    kept = [one for one in look.pieces if one is stays or not gives_way(one.kind, to=piece.kind)]
     return Look(tuple(sorted([*kept, piece], key=lambda one: PLACES.index(place_of(one)))))
 
 

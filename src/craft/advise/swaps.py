@@ -6,7 +6,6 @@ from __future__ import annotations
 from collections.abc import Collection, Iterator
 from typing import Any
 
-from craft.advise.rail import place_of
 from craft.cloth.colour import difference, nearest_name
 from craft.cloth.colouring import suits
 from craft.cloth.piece import colour_of
@@ -66,15 +65,15 @@ def swaps(outfit: Outfit, aims: Aims, rules: Collection[str]) -> Iterator[Swap]:
     yield from _swim(outfit, rules)
     for rule, (place, words, text) in _PLAIN.items():
         if rule in rules:
-            worn = [piece for piece in outfit.pieces if place in (piece.slot, piece.kind)]
+            worn = [piece for piece in outfit.pieces if {piece.slot, piece.kind} & set(place.split())]
             for piece in worn:
-                yield place_of(piece), words, Sentence(text.format(_one(piece.kind)))
+                yield outfit.look.place_of(piece), words, Sentence(text.format(_one(piece.kind)))
     yield from _coloured(outfit, rules)
 
 
-#: Swaps that one word makes, by the finding that they answer: the place, what changes, and what to look for ({} the piece).
+#: Swaps that one word makes, by the finding that they answer: the places, what changes, and what to look for ({} the piece).
 _PLAIN: dict[str, tuple[str, dict[str, Any], str]] = {
-    "volume.boxy": ("top", {"cut": None}, "{} of a plainer cut."),
+    "volume.boxy": ("top layer", {"cut": None}, "{} of a plainer cut."),
     "volume.dress": ("one_piece", {"fit": "skimming"}, "{} that skims."),
     "balance.wide_shoulder": ("top", {"neck": "v", "sleeve_shape": None, "padded": None}, "{} with a V and a plain sleeve."),
     "feet.shaft": ("shoes", {"shaft": "slim", "shaft_girth_cm": None}, "{} with a slim shaft."),
@@ -177,7 +176,7 @@ def _by_the_face(outfit: Outfit, aims: Aims) -> Iterator[Swap]:
     good = [name for name in COLOURS if suits(name, known) <= max(FLATTERS, best)]
     for colour in sorted(good, key=lambda name: (difference(name, now), name))[:NEAREST]:
         yield (
-            place_of(framing),
+            outfit.look.place_of(framing),
             {"colour": colour},
             Sentence.of(f"One in {said(colour)}: it goes with their colouring."),
         )
@@ -188,7 +187,7 @@ def _darker(outfit: Outfit, aims: Aims) -> Iterator[Swap]:
     light = next((area for area in areas if area is not None and area.lightness > DARK), None)
     if light is not None:
         text = Sentence.of(f"{_one(light.piece.kind, 'dark')}, say in navy, to recede.")
-        yield place_of(light.piece), {"colour": "navy"}, text
+        yield outfit.look.place_of(light.piece), {"colour": "navy"}, text
 
 
 def _surfaces(outfit: Outfit) -> Iterator[Swap]:
@@ -206,7 +205,11 @@ def _cloths(outfit: Outfit) -> Iterator[Swap]:
         if shows:
             firm = tuple(sorted(area.piece.fabric - _SHOWS))
             text = Sentence.of(f"{_one(area.piece.kind)} in firmer, opaque cloth.")
-            yield place_of(area.piece), {"fabric": firm or None, "sheerness": None, "weight_gsm": None}, text
+            yield (
+                outfit.look.place_of(area.piece),
+                {"fabric": firm or None, "sheerness": None, "weight_gsm": None},
+                text,
+            )
     bottom = outfit.bottom
     if bottom is not None and bottom.has_legs and "stretch" not in bottom.piece.fabric:
         firm = tuple(sorted((bottom.piece.fabric - {"rigid"}) | {"stretch"}))
@@ -239,16 +242,16 @@ def _swim(outfit: Outfit, rules: Collection[str]) -> Iterator[Swap]:
             change: dict[str, Any] = {"swim_detail": tuple(sorted((has - without) | set(more)))}
             if rule == "swim.torso":
                 change["rise"] = "low"
-            yield place_of(piece), change, Sentence.of(f"{_one(piece.kind)} {how}.")
+            yield outfit.look.place_of(piece), change, Sentence.of(f"{_one(piece.kind)} {how}.")
 
 
 def _quieter(outfit: Outfit) -> Iterator[Swap]:
     """Less asked of the eye: plain cloth, a narrower belt in the colour of what it lies on."""
     for piece in outfit.look.pieces:
         if piece.word("pattern"):
-            yield place_of(piece), {"pattern": None}, Sentence.of(f"{_one(piece.kind, 'plain')}.")
+            yield outfit.look.place_of(piece), {"pattern": None}, Sentence.of(f"{_one(piece.kind, 'plain')}.")
         if piece.word("cut") == "ruffled":
-            yield place_of(piece), {"cut": None}, Sentence.of(f"{_one(piece.kind)} without frills.")
+            yield outfit.look.place_of(piece), {"cut": None}, Sentence.of(f"{_one(piece.kind)} without frills.")
     belt = outfit.extras.get("belt")
     if belt is not None and outfit.bottom is not None:
         change = {"belted": "thin", "colour": outfit.bottom.colour, "width_cm": None}

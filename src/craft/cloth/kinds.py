@@ -266,11 +266,13 @@ FIGURES: dict[str, tuple[str, ...]] = {
 }
 
 
+#: Of two layers the inner one stands at a place of its own; a layer alone, and the outer one, at `layer`.
+UNDER_LAYER = "under_layer"
 #: The places of a look, from the body outwards: swimwear and legwear, clothes and shoes, what is worn besides.
 PLACES: tuple[str, ...] = (
     *("bra", "smoothing_shorts", "underslip"),
     *("swimsuit", "bikini_bottom", "swim_shorts", "bikini_top", "tankini", "tights", "socks"),
-    *("bottom", "one_piece", "top", "layer", "shoes"),
+    *("bottom", "one_piece", "top", UNDER_LAYER, "layer", "shoes"),
     *("belt", "necklace", "earrings", "scarf", "bag", "hat", "watch", "bracelet", "ring"),
 )
 

@@ -37,6 +37,9 @@ class Piece:
     row: Kind = field(init=False, repr=False, compare=False)
     slot: Slot = field(init=False, repr=False, compare=False)
     seen_as: frozenset[str] = field(init=False, repr=False, compare=False)
+    #: Where it goes in a look: its slot, or of what is worn besides its kind; a knit round the shoulders as a scarf, a shirt over another
+    #: top as a layer.
+    place: str = field(init=False, repr=False, compare=False)
     fabric: frozenset[str] = field(init=False, repr=False, compare=False)
 
     def __post_init__(self) -> None:
@@ -51,6 +54,8 @@ class Piece:
         marks = {key for key in words.MARKS if key in self._words}
         seen_as = frozenset({"scarf"}) if round_ else frozenset({"layer"}) if over else row.seen_as
         object.__setattr__(self, "seen_as", seen_as | marks if marks else seen_as)
+        place = "layer" if self.slot == "layer" else "scarf" if "scarf" in seen_as else row.place
+        object.__setattr__(self, "place", place)
         object.__setattr__(self, "fabric", self.words("fabric"))
 
     def __hash__(self) -> int:
@@ -80,14 +85,6 @@ class Piece:
         if shares > 100.5:
             raise UnknownWord("fibre share", f"{shares:g} % together")
         return cls(kind, tuple(sorted(said.items())), tuple(sorted(figures.items())))
-
-    @property
-    def place(self) -> str:
-        """Where it goes in a look: its slot, or of what is worn besides its kind; a knit round the shoulders as a scarf, a
-        shirt over another top as a layer."""
-        if self.slot == "layer":
-            return "layer"
-        return "scarf" if "scarf" in self.seen_as else KIND[self.kind].place
 
     @property
     def name(self) -> str:

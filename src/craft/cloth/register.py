@@ -17,6 +17,7 @@ _ADDS: dict[tuple[str, str], float] = {
     ("cut", "balloon"): -0.4, ("cut", "boyfriend"): -0.4, ("cut", "cropped"): -0.3, ("cut", "sheath"): 0.3,
     ("cut", "pencil"): 0.3, ("bulk", "chunky"): -0.6, ("bulk", "dainty"): 0.2, ("toe", "pointed"): 0.2,
     ("heel", "kitten"): 0.4, ("heel", "mid"): 0.5, ("heel", "high"): 0.5,
+    ("band", "drawstring"): -0.8, ("band", "elastic"): -0.4, ("band", "paper_bag"): -0.3,
     ("tuck", "full"): 0.2, ("tuck", "none"): -0.2, ("tuck", "knot"): -0.5, ("tuck", "half"): -0.3,
 }  # fmt: skip
 _FLAGS = {"distressed": -0.9, "rolled": -0.3, "cuffed": -0.3}

@@ -7,6 +7,7 @@ from craft.cloth import Piece
 from craft.cloth.kinds import KIND
 from craft.draw.figure import draw_figure
 from craft.draw.garments import draw_look
+from craft.draw.layer import at_their_places
 from craft.draw.shapes import Run, Shape, flip, lines, moved, straight
 from craft.draw.top import STANDS, top_half
 from craft.draw.weave import THREAD, system_of, thread
@@ -39,7 +40,7 @@ def draw_back(outfit: Outfit) -> tuple[Shape, ...]:
     """
     behind = compose(outfit.body, Look(tuple(_behind(piece) for piece in outfit.pieces)), outfit.schools)
     worn = [shape for shape in draw_look(behind, back=True) if not _only_in_front(shape)]
-    seams = _seams(behind)
+    seams = at_their_places(behind, _seams(behind))
     # Seams lie on their own piece: a pocket under a coat is not seen.
     painted: list[Shape] = []
     last = {shape.slot: at for at, shape in enumerate(worn)}

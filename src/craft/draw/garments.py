@@ -11,7 +11,7 @@ from craft.draw.bottom import draw_bottom
 from craft.draw.extras import draw_extras
 from craft.draw.figure import draw_figure
 from craft.draw.frames import Cloth
-from craft.draw.layer import draw_layer
+from craft.draw.layer import at_their_places, draw_layer
 from craft.draw.shapes import Shape
 from craft.draw.shoes import draw_shoes
 from craft.draw.skirt import draw_skirt
@@ -60,9 +60,11 @@ def draw_look(outfit: Outfit, *, back: bool = False) -> tuple[Shape, ...]:
     in_one = outfit.one_piece is not None and not (outfit.look.piece("top") or outfit.look.piece("bottom"))
     # Of a dress the skirt is sewn over the bodice's edge.
     middle = top + below + _bib(outfit) if bib and legs else top + below if in_one else below + top
-    layers: tuple[Shape, ...] = ()
+    over_it: tuple[Shape, ...] = ()
     for at, layer in enumerate(outfit.layers):
-        layers += kept(f"layer{at}", partial(draw_layer, outfit, layer, at), layer)
+        is_outer = at == len(outfit.layers) - 1
+        over_it += kept(f"layer{at}", partial(draw_layer, outfit, layer, at), layer, is_outer)
+    layers = at_their_places(outfit, over_it)
     extras = kept("extras", lambda: draw_extras(outfit), tuple(outfit.extras.items()), bottom_on, outfit.sock)
     beneath = (*BENEATH, "tights", "socks")
     skin = tuple(shape for shape in extras if shape.slot in beneath)

@@ -2,8 +2,10 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
 from dataclasses import replace
 
+from craft.cloth.kinds import UNDER_LAYER
 from craft.draw.collars import LAPELS, lapels
 from craft.draw.figure import SHOULDER_SLOPE, armpit_of, neck_half, shoulder_line
 from craft.draw.frames import Cloth, Trunk
@@ -35,6 +37,8 @@ from craft.wear.openings import BELT_CM, sleeve_share
 STANDS_OFF, BY_VOLUME = 0.9, 0.9
 #: Half the gap of an open front at chest and hem, as a share of the half breadth (W).
 GAP_TOP, GAP_HEM = 0.30, 0.52
+#: How much of that an open layer shows that hangs under another: its edges lie inside the other's (W).
+UNDER_ANOTHER = 0.55
 #: A neck at most this deep is drawn round, cm.
 ROUND_TO = 6.0
 #: How deep a closed front opens at the neck, cm, by kind.
@@ -118,21 +122,31 @@ def _over_the_arms(frame: Trunk, end: Point, low: float) -> Trunk:
     return replace(frame, armhole=[end, near], side=side, hem=hem, half=half)
 
 
+def at_their_places(outfit: Outfit, shapes: Iterable[Shape]) -> tuple[Shape, ...]:
+    """Shapes of layers, each at the place of its layer: of two the inner one is chosen by itself."""
+    inner = tuple(f"layer{at}" for at in range(len(outfit.layers) - 1))
+    return tuple(
+        replace(shape, slot=UNDER_LAYER) if shape.slot == "layer" and shape.key.startswith(inner) else shape
+        for shape in shapes
+    )
+
+
 def draw_layer(outfit: Outfit, layer: WornLayer, at: int) -> tuple[Shape, ...]:
     """A layer: two fronts where it is open, one where it is closed, and its sleeves."""
     frame = layer_frame(outfit, layer)
     cloth = Cloth(layer.piece, "layer", f"layer{at}", layer.colour)
-    found = _open(cloth, frame) if layer.open else list(draw_trunk(cloth, frame))
+    gap = UNDER_ANOTHER if at < len(outfit.layers) - 1 else 1.0
+    found = _open(cloth, frame, gap) if layer.open else list(draw_trunk(cloth, frame))
     if layer.belted:
         found += _belt(cloth, frame, BELT_CM[layer.belted])
     return tuple(found)
 
 
-def _open(cloth: Cloth, frame: Trunk) -> list[Shape]:
-    """Two fronts that hang apart, with their edges, lapels and pockets."""
+def _open(cloth: Cloth, frame: Trunk, gap: float) -> list[Shape]:
+    """Two fronts that hang apart, with their edges, lapels and pockets; `gap` is how far, of the usual."""
     piece, low = cloth.piece, frame.low
     start = frame.neck[-1]
-    chest, foot = frame.half(frame.bust) * GAP_TOP, frame.half(low) * GAP_HEM
+    chest, foot = frame.half(frame.bust) * GAP_TOP * gap, frame.half(low) * GAP_HEM * gap
     cutaway = piece.kind in LAPELS or piece.kind == "waistcoat"
     corner: list[Run] = [[(foot, low), (foot * 0.98, low + 2.0)]]
     if cutaway:

@@ -10,13 +10,13 @@ from craft.draw.weave import INK, mixed, thread
 
 #: How much of the half breadth a side panel takes, how dark it is, and how far it is drawn in at the waist (W).
 PANEL, DARK, DRAWN_IN = 0.34, 0.62, 0.07
-#: Letters of lettering, in strokes of a square: no word, for the vocabulary has none.
+#: Letters of lettering, in strokes of a square: a great and a small one, as a specimen of letters shows them, and no word.
 _LETTERS: tuple[tuple[Sequence[Point], ...], ...] = (
-    (((0.0, 0.0), (0.0, 1.0)), ((0.0, 1.0), (0.5, 0.4), (1.0, 1.0)), ((1.0, 1.0), (1.0, 0.0))),
-    (((0.9, 0.9), (0.4, 1.0), (0.0, 0.5), (0.4, 0.0), (0.9, 0.1)),),
-    (((0.0, 0.0), (0.0, 1.0)), ((0.9, 0.0), (0.9, 1.0)), ((0.0, 0.5), (0.9, 0.5))),
-    (((0.0, 0.0), (0.5, 1.0), (1.0, 0.0)), ((0.2, 0.36), (0.8, 0.36))),
-    (((0.0, 1.0), (1.0, 1.0)), ((0.5, 1.0), (0.5, 0.0))),
+    (((0.0, 0.0), (0.5, 1.0), (1.0, 0.0)), ((0.2, 0.4), (0.8, 0.4))),
+    (
+        ((0.15, 0.62), (0.6, 0.68), (0.85, 0.5), (0.85, 0.0)),
+        ((0.85, 0.36), (0.3, 0.36), (0.1, 0.2), (0.25, 0.0), (0.85, 0.14)),
+    ),
 )
 
 
@@ -43,7 +43,7 @@ def lettering(cloth: Cloth, frame: Trunk) -> list[Shape]:
     """A line of letters across the chest; none where none is said."""
     if cloth.piece.word("pattern") != "lettering":
         return []
-    tall, wide, gap = 5.0, 3.4, 1.3
+    tall, wide, gap = 8.0, 6.4, 1.6
     left, low = -(len(_LETTERS) * (wide + gap) - gap) / 2, frame.bust - 1.0
     strokes = [
         [(left + at * (wide + gap) + x * wide, low + y * tall) for x, y in stroke]

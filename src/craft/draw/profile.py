@@ -18,7 +18,7 @@ from craft.body.proportions import CHIN_FRACTION
 from craft.draw.bottom import HANGS_BROAD, outer
 from craft.draw.figure import armpit_of, well_apart
 from craft.draw.frames import Cloth
-from craft.draw.layer import layer_half
+from craft.draw.layer import at_their_places, layer_half
 from craft.draw.shapes import Point, Run, Shape, area, lines, moved, steps
 from craft.draw.shoe_side import draw_shoe_side
 from craft.draw.top import top_half
@@ -314,7 +314,7 @@ def _layers(outfit: Outfit) -> tuple[Shape, ...]:
         )
         cloth = Cloth(layer.piece, "layer", f"layer{at}", layer.colour)
         found += [_closed(cloth, points), _armhole(outfit, cloth)]
-    return tuple(found)
+    return at_their_places(outfit, found)
 
 
 def _armhole(outfit: Outfit, cloth: Cloth) -> Shape:

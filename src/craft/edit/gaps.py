@@ -47,6 +47,36 @@ NEARLY = 0.1
 SHOWN = 3
 
 
+#: A family of looks and its sums.
+Summed = tuple[Family, Packed]
+
+
+@dataclass(frozen=True)
+class _Arm:
+    """Looks with one candidate each, worn on one axis; those without any may be judged along with them, ahead on that axis."""
+
+    axis: str
+    new: Family | None
+    there: Family | None = None
+
+    @property
+    def whole(self) -> Family:
+        """Both in one, for the rules to be asked once."""
+        if self.new is None or self.there is None:
+            return self.new or self.there or Family("", {})
+        both = self.there.at(self.axis) + self.new.at(self.axis)
+        return Family(self.new.name, {**self.new.chosen, self.axis: both})
+
+    def parted(self, sums: Packed) -> tuple[Summed | None, Summed | None]:
+        """The sums of the looks with a candidate, and of those without."""
+        if self.new is None or self.there is None:
+            held = (self.whole, sums)
+            return (held, None) if self.new is not None else (None, held)
+        own, number = len(self.there.at(self.axis)), AXES.index(self.axis)
+        ahead = (slice(None),) * number
+        return (self.new, sums[(*ahead, slice(own, None))]), (self.there, sums[(*ahead, slice(own))])
+
+
 @dataclass(frozen=True)
 class Gain:
     """What a candidate would bring: looks that work only with it, by kind of day, and what they are worth to the week."""
@@ -142,26 +172,30 @@ def gaps(
     plain = [one for one in owned if one.piece.slot != "extra"]
     breadth, listed, left_out = _families(asked, plain, candidates, most)
     base = list(families_of(asked.body, plain, asked.schools, breadth))
-    wardrobe = Wardrobe((*(family for _, family in listed), *base), breadth)
+    arms = _arms(listed, base)
+    wardrobe = Wardrobe(tuple(arm.whole for arm in arms), breadth)
     there: list[tuple[int, float]] = []
     looks: dict[str, list[int]] = {one.key: [0] * len(days) for one in candidates}
     worth: dict[str, list[float]] = {one.key: [0.0] * len(days) for one in candidates}
     found: dict[str, list[tuple[Family, Packed]]] = {}
     for number, search in enumerate(by_day(asked, wardrobe, days, progress)):
-        there.append(_worth(search.families[len(listed) :], wish))
-        for (axis, family), (_, sums) in zip(listed, search.families, strict=False):
-            many, much = along_one(family, sums, wish, axis, besides=axis == "besides")
+        parted = [arm.parted(sums) for arm, (_, sums) in zip(arms, search.families, strict=True)]
+        there.append(_worth((part for _, part in parted if part is not None), wish))
+        for arm, (new, _) in zip(arms, parted, strict=True):
+            if new is None:
+                continue
+            many, much = along_one(*new, wish, arm.axis, besides=arm.axis == "besides")
             for key in many:
                 looks[key][number] += many[key]
                 worth[key][number] += much[key]
             if number == 0:
-                found.setdefault("extra" if axis == "besides" else axis, []).append((family, sums))
+                found.setdefault("extra" if arm.axis == "besides" else arm.axis, []).append(new)
     has = tuple(value for _, value in there)
     gains = []
     for one in candidates:
-        new = newness(one, owned)
-        value = raised(has, [new * MAKES[one.place] * much for much in worth[one.key]], days)
-        gains.append(Gain(one, tuple(looks[one.key]), tuple(worth[one.key]), new, value))
+        unlike = newness(one, owned)
+        value = raised(has, [unlike * MAKES[one.place] * much for much in worth[one.key]], days)
+        gains.append(Gain(one, tuple(looks[one.key]), tuple(worth[one.key]), unlike, value))
     gains.sort(key=lambda gain: gain.order)
     return Gaps(tuple(gains), days, has, tuple(many for many, _ in there), wardrobe.size, left_out, found, asked)
 
@@ -213,6 +247,17 @@ def _families(
         listed = [(axis, family if axis == "layer" else _bare(family)) for axis, family in listed]
         said.append("other things were tried without a layer too")
     return breadth, listed, tuple(said)
+
+
+def _arms(listed: Sequence[tuple[str, Family]], base: Sequence[Family]) -> list[_Arm]:
+    """What is to be judged: each family without candidates along with the first that differs from it on one axis only."""
+    left = {family.name: family for family in base}
+    arms = []
+    for axis, family in listed:
+        own = left.get(family.name)
+        alike = own is not None and all(own.at(other) == family.at(other) for other in AXES if other != axis)
+        arms.append(_Arm(axis, family, left.pop(family.name) if alike and axis != "besides" else None))
+    return [*arms, *(_Arm("", None, family) for family in left.values())]
 
 
 def _bare(family: Family) -> Family:

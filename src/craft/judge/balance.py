@@ -13,7 +13,7 @@ from craft.look import Outfit
 from craft.look.readings import BASE
 from craft.wear import WornBottom
 
-rule = Subject("balance", "Reading the body (3)")
+rule = Subject("balance", "Reading the body (3)", sees_colour=False)
 
 #: Necklines that draw a line from shoulder to shoulder, and one that cuts the shoulder away.
 BROADENS, NARROWS = ("boat", "one_shoulder", "square"), ("halter",)
@@ -148,6 +148,7 @@ def shoulders(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     looks_at=BASE,
     reads=("above", "heel"),
     speaks_to=lambda of: of.shape in ("triangle", "inverted_triangle"),
+    sees_colour=True,
 )
 def light(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Lighter, or fuller, where the shape has less: above on a triangle, below on an inverted one."""

@@ -14,7 +14,7 @@ from craft.units import Sentence
 from craft.wear import wear_top
 from craft.wear.openings import neck_of
 
-rule = Subject("beneath", "Front, back and beneath (23)")
+rule = Subject("beneath", "Front, back and beneath (23)", sees_colour=False)
 
 #: A hem beneath shows from so much, and up to so much it is meant, cm (W).
 SHOWS_FROM, SHOWS_TO = 1.5, 8.0

@@ -17,7 +17,7 @@ from craft.look import Outfit
 from craft.look.readings import BASE
 from craft.wear import WornBottom, WornTop
 
-rule = Subject("cloth", "Volume (7)")
+rule = Subject("cloth", "Volume (7)", sees_colour=False)
 BOTTOM = ("bottom", "one_piece")
 UPPER = (*BASE, "layer")
 
@@ -45,7 +45,7 @@ def _held(volume: float, border: float, of: str = "volume below") -> Figure:
     return Figure(of, volume, border, "scale")
 
 
-@rule("cloth.sheer", looks_at=(*BOTTOM, "top", "underslip"), reads=("heel",))
+@rule("cloth.sheer", looks_at=(*BOTTOM, "top", "underslip"), reads=("heel",), sees_colour=True)
 def bottom_shows(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Light, thin cloth over the leg lets what is under it be seen."""
     bottom, top = outfit.bottom, outfit.top
@@ -59,7 +59,7 @@ def bottom_shows(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     yield con(0.4 if close else 0.2, "sheer", where, "Shows through", text, held, also=("clings",))
 
 
-@rule("cloth.thin", looks_at=BOTTOM, reads=("heel",))
+@rule("cloth.thin", looks_at=BOTTOM, reads=("heel",), sees_colour=True)
 def bottom_clings(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Thin cloth drawn over the leg shows everything."""
     bottom = outfit.bottom
@@ -71,7 +71,7 @@ def bottom_clings(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     yield con(weight, "clings", where, "Thin cloth clings", text, _held(bottom.volume, ON_THE_LEG))
 
 
-@rule("cloth.skims", looks_at=BOTTOM, reads=("heel",))
+@rule("cloth.skims", looks_at=BOTTOM, reads=("heel",), sees_colour=True)
 def bottom_skims(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Relaxed linen skims the leg."""
     bottom = outfit.bottom
@@ -133,7 +133,7 @@ def shows_above(outfit: Outfit) -> WornTop | None:
     return None if outfit.outer is not None and not outfit.outer.open else top
 
 
-@rule("cloth.shows", looks_at=UPPER, reads=("heel",))
+@rule("cloth.shows", looks_at=UPPER, reads=("heel",), sees_colour=True)
 def upper_shows(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A top that shows what is under it, with nothing between: over a zone to soften, and a little anywhere."""
     top = shows_above(outfit)

@@ -4,9 +4,10 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
+from craft.cloth import Piece
 from craft.cloth.colour import ANSWERS, SAME, chroma, difference, just_misses, lightness
 from craft.cloth.colouring import suits_pairs
-from craft.facts import least, most
+from craft.facts import choose, fact, in_words, least, most
 from craft.judge.aims import Aims
 from craft.judge.borders import Border
 from craft.judge.feet import HEAVY
@@ -141,30 +142,35 @@ def foot(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         return
     bottom, apart = found
     where, by_the_leg = ("foot", shoes.cover.cm / 2), outfit.below_hem > BY_THE_LEG
-    if by_the_leg and difference(shoes.colour, _leg_colour(outfit, aims)) <= CARRIES_ON:
-        # A shoe that goes on from the leg holds no eye at the floor (feet.bare, feet.tights), however dark both are.
-        return
-    if apart <= CARRIES_ON and not by_the_leg:
+    if choose(by_the_leg, difference(shoes.colour, _leg_colour(outfit, aims)), apart) <= CARRIES_ON:
+        if by_the_leg:
+            # A shoe that goes on from the leg holds no eye at the floor (feet.bare, feet.tights), however dark both are.
+            return
         weight = 0.2 + (0.1 if aims.wanted("lengthen_legs") else 0.0)
         held, also = Figure("colour distance", apart, CARRIES_ON, "share"), ("leg_lengthened",)
         text = "Shoe and leg are near in colour: the leg runs on to the toe."
         yield pro(weight, "leg_line_whole", where, "Shoe continues the leg", text, held, also=also)
         return
-    darker, answered = lightness(bottom.colour) - lightness(shoes.colour), outfit.shoe_answered <= ANSWERS
-    held = Figure("darker than what is above", darker, ANCHORS.of(outfit), "share")
-    if darker < ANCHORS.of(outfit):
-        if answered:
-            held = Figure("colour distance from the leg", apart, CARRIES_ON, "share")
-            text = f"The shoe's colour comes again in the {outfit.answers_shoe}: both ends of the look belong together."
-            yield pro(0.18, "colour_answered", where, "Shoe answered above", text, held)
-    elif answered:
-        text = f"The dark shoe is answered by the {outfit.answers_shoe}: the eye goes up again."
-        yield pro(0.25, "colour_answered", where, "Shoe answered above", text, held)
-    elif outfit.darkest_above > DARK_ANSWERS:
-        weight = 0.2 + (0.1 if shoes.weight >= HEAVY.of(outfit) else 0.0)
+    darker, anchors = lightness(bottom.colour) - lightness(shoes.colour), ANCHORS.of(outfit)
+    if outfit.shoe_answered <= ANSWERS:
+        held = Figure("colour distance from what is above", outfit.shoe_answered, ANSWERS, "share")
+        # A dark shoe under a light look needs it more.
+        weight, text = choose(darker < anchors, 0.18, 0.25), _answered(darker, anchors, outfit.answers_shoe)
+        yield pro(weight, "colour_answered", where, "Shoe answered above", text, held)
+    elif darker >= anchors and outfit.darkest_above > DARK_ANSWERS:
+        held = Figure("darker than what is above", darker, anchors, "share")
+        weight = 0.2 + choose(shoes.weight >= HEAVY.of(outfit), 0.1, 0.0)
         text = "A dark shoe under a light look holds the eye at the floor; nothing dark above answers it."
         also = ("colour_unanswered",)
         yield con(weight, "foot_anchors_eye", where, "Eye stays at the foot", text, held, also=also)
+
+
+@in_words
+def _answered(darker: float, anchors: float, by: str) -> str:
+    """What it does that the shoe's colour comes again above."""
+    if darker >= anchors:
+        return f"The dark shoe is answered by the {by}: the eye goes up again."
+    return f"The shoe's colour comes again in the {by}: both ends of the look belong together."
 
 
 def _leg_colour(outfit: Outfit, aims: Aims) -> str:
@@ -180,13 +186,18 @@ def again(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     found, shoes = _shoe_against_leg(outfit), outfit.shoes
     if found is None or found[1] > CARRIES_ON or found[1] <= SAME or outfit.below_hem > BY_THE_LEG:
         return
-    above = (piece for piece in outfit.pieces if piece.slot in _ABOVE and piece.kind not in UNSEEN_COLOUR)
-    same = (p for p in above if difference(p.word("colour") or "grey", shoes.colour) <= SAME)
-    piece = next(same, None)
-    if piece is not None:
+    above = [piece for piece in outfit.pieces if piece.slot in _ABOVE and piece.kind not in UNSEEN_COLOUR]
+    if least(1.0, *(_said_against(piece, shoes.colour) for piece in above)) <= SAME:
+        piece = next(piece for piece in above if _said_against(piece, shoes.colour) <= SAME)
         held = Figure("colour distance", found[1], CARRIES_ON, "share")
         text = f"The shoe's colour comes again in the {piece.kind}: it holds both ends of the look."
         yield pro(0.15, "colour_answered", ("foot", shoes.cover.cm / 2), "Shoe answered above", text, held)
+
+
+@fact
+def _said_against(piece: Piece, colour: str) -> float:
+    """How far the colour that is said of a piece lies from another."""
+    return difference(piece.word("colour") or "grey", colour)
 
 
 @rule("feet.bright", looks_at=("shoes",), speaks_to=lambda of: "feet" not in of.aims.show)

@@ -14,7 +14,7 @@ from craft.look import Outfit
 from craft.look.readings import BASE
 from craft.units import Sentence
 
-rule = Subject("edges", "Edges are lines (6)")
+rule = Subject("edges", "Edges are lines (6)", sees_colour=False)
 
 #: Two thirds to three fifths of the figure below the break usually reads well; half and half
 #: reads blocky (brief, section 6).

@@ -13,7 +13,7 @@ from craft.units import Sentence
 from craft.wear.bottom import FALLS_PAST_FOOT
 from craft.wear.shoes import HEEL_CM
 
-rule = Subject("feet", "Shoes and boots (8)")
+rule = Subject("feet", "Shoes and boots (8)", sees_colour=False)
 LEGS_AND_SHOES = ("bottom", "one_piece", "shoes")
 
 #: A leg of at least this volume is wide (0 to 4; W).

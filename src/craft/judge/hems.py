@@ -15,7 +15,7 @@ from craft.look import Outfit
 from craft.units import Sentence
 from craft.wear import WornBottom
 
-rule = Subject("hems", "Edges are lines (6)")
+rule = Subject("hems", "Edges are lines (6)", sees_colour=False)
 BOTTOM = ("bottom", "one_piece")
 
 #: A short hem ends at least this far above the knee, cm; shorts that end within the second of it cut the leg there (W).

@@ -17,7 +17,7 @@ from craft.units import Sentence
 from craft.wear import WornBottom, WornLayer
 from craft.wear.openings import sleeve_of
 
-rule = Subject("layers", "Layers (9)")
+rule = Subject("layers", "Layers (9)", sees_colour=False)
 
 #: A hem above the knee by this much is a short hem, cm (W).
 SHORT_HEM = 10.0
@@ -52,7 +52,7 @@ def third_piece(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     yield pro(0.15, "third_piece", ("whole", outfit.at("bust")), "Third piece", text, held)
 
 
-@rule("layers.line", looks_at=("layer", "bottom", "one_piece"), reads=("heel",))
+@rule("layers.line", looks_at=("layer", "bottom", "one_piece"), reads=("heel",), sees_colour=True)
 def line(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """An open lean layer makes two verticals; a short bulky one widens."""
     wanted = 0.12 if aims.wanted("slim", "lengthen_legs") or aims.soften & {"middle", "hips"} else 0.0

@@ -14,7 +14,7 @@ from craft.look import Outfit
 from craft.units import Sentence
 from craft.wear import WornBottom
 
-rule = Subject("length", "Bottoms: rise, leg, length (4)")
+rule = Subject("length", "Bottoms: rise, leg, length (4)", sees_colour=False)
 BOTTOM = ("bottom", "one_piece")
 
 #: A hem nearer to the ground than this is trodden on while walking, cm (W).

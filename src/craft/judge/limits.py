@@ -12,7 +12,7 @@ from craft.look import Outfit
 from craft.units import Sentence
 from craft.wear.openings import sleeve_of
 
-rule = Subject("limits", "The talk before the tape (1)")
+rule = Subject("limits", "The talk before the tape (1)", sees_colour=False)
 
 #: What a client will not wear decides alone (judgement.ALONE; W).
 WONT = 0.75

@@ -9,7 +9,7 @@ from craft.judge.finding import Figure, Remark, con, pro
 from craft.judge.rule import Subject
 from craft.look import Outfit
 
-rule = Subject("neck", "Focal points (11)")
+rule = Subject("neck", "Focal points (11)", sees_colour=False)
 UPPER = ("top", "one_piece")
 
 #: Necklines that open the front, deep or wide; and those that close it.

@@ -5,15 +5,16 @@ from __future__ import annotations
 from collections.abc import Iterable, Iterator
 from itertools import combinations
 
+from craft.cloth import Piece
 from craft.cloth.colour import ANSWERS, TONE, chroma, difference, hue, is_dark_neutral, just_misses, lightness
-from craft.cloth.piece import is_metal
+from craft.cloth.piece import colour_of, is_metal
 from craft.facts import fact, least, most, total
 from craft.judge.aims import Aims
 from craft.judge.colour import DARK
 from craft.judge.finding import Figure, Remark, con, pro
 from craft.judge.rule import Subject
 from craft.look import Outfit
-from craft.look.areas import Area
+from craft.look.areas import Area, surface_of
 from craft.look.readings import BASE, CLOTHES, LARGE, SMALL, Seen
 
 rule = Subject("palette", "Colour in a wardrobe (19)")
@@ -79,12 +80,17 @@ def _answer(seen: Seen, palette: Iterable[Seen]) -> Seen | None:
 def holds(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A scarf, necklace or bag in two colours of the look makes both meant."""
     grounds = [seen for seen in outfit.palette if seen.ground and seen.slot in LARGE]
+    apart = most(0.0, *(difference(one.colour, two.colour) for one, two in combinations(grounds, 2)))
     for kind in ("scarf", "necklace", "bag", "belt"):
         own = [seen.colour for seen in outfit.palette if seen.kind == kind]
         if len(own) < 2:
             continue
-        held = {one.slot for one in grounds if any(difference(one.colour, colour) <= TONE for colour in own)}
-        if len(held) > 1 and any(difference(one.colour, two.colour) > TONE for one, two in combinations(grounds, 2)):
+        near: dict[str, float] = {}
+        for one in grounds:
+            near[one.slot] = least(near.get(one.slot, 1.0), *(difference(one.colour, colour) for colour in own))
+        second = least(1.0, *(most(*pair) for pair in combinations(near.values(), 2)))
+        if second <= TONE and apart > TONE:
+            held = [slot for slot, off in near.items() if off <= TONE]
             text = f"The {kind} has the colours of {' and '.join(sorted(held))}: it makes both meant."
             yield pro(0.25, "near_tones_joined", ("bust", outfit.body.height("bust")), "Holds both colours", text,
                       Figure("colours held", float(len(held)), 2.0, "scale"), also=("colour_answered",))  # fmt: skip
@@ -94,9 +100,8 @@ def holds(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 @rule("palette.misses", reads=("areas", "palette"))
 def misses(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """Two dark neutrals that are nearly the same look like a mistake, unless their surfaces differ or something holds both."""
-    large = [area for area in outfit.areas if area.piece.slot != "shoes" and is_dark_neutral(area.colour)]
-    for one, two in combinations([area for area in large if area.share >= SEEN], 2):
-        if not just_misses(one.colour, two.colour) or one.surface != two.surface:
+    for one, two in combinations([area for area in outfit.areas if area.piece.slot != "shoes"], 2):
+        if not _miss(one.piece, two.piece) or least(one.share, two.share) < SEEN:
             continue
         others = (s.colour for s in outfit.palette if s.kind not in (one.piece.kind, two.piece.kind))
         if any(most(*(difference(colour, area.colour) for area in (one, two))) <= TONE for colour in others):
@@ -115,6 +120,14 @@ def misses(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
             also=also,
         )
         return
+
+
+@fact
+def _miss(one: Piece, two: Piece) -> bool:
+    """Whether two pieces are dark neutrals of one surface, nearly of a colour."""
+    colours = colour_of(one), colour_of(two)
+    dark = all(is_dark_neutral(colour) for colour in colours)
+    return dark and just_misses(*colours) and surface_of(one) == surface_of(two)
 
 
 def _line(outfit: Outfit) -> tuple[float, float] | None:
@@ -174,9 +187,7 @@ def slims(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 def wakes(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A quiet look of like tones wants one point of interest: a bright, a contrast, a shine or a pattern."""
     large = _large(outfit)
-    if not large or any(chroma(area.colour) > QUIET or area.piece.word("pattern") for area in large):
-        return
-    if any(shines(area.surface) for area in large):
+    if not large or most(*(_speaks(area.piece) for area in large)) > QUIET:
         return
     small = [seen for seen in outfit.palette if seen.slot not in LARGE]
     worn = [piece for piece in outfit.pieces if piece.slot == "extra" and piece.kind in SMALL]
@@ -193,6 +204,12 @@ def wakes(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     elif outfit.schools.position("quiet_look") == "wake":
         text = "Quiet tones from top to toe and nothing that wakes them: one bright, one shine or one contrast."
         yield con(0.06, "texture_flat", where, "Nothing wakes it", text, held)
+
+
+@fact
+def _speaks(piece: Piece) -> float:
+    """How much a large piece is not quiet: its chroma, or all there is where it has a pattern or shines."""
+    return 1.0 if piece.word("pattern") or shines(surface_of(piece)) else chroma(colour_of(piece))
 
 
 @fact

@@ -5,11 +5,12 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from craft.cloth.register import formality
+from craft.cloth.stretch import stretch
 from craft.cloth.words import said
 from craft.facts import least, most
 from craft.judge.aims import Aims
 from craft.judge.borders import Border
-from craft.judge.cloth import shows_above
+from craft.judge.cloth import FIRM, shows_above
 from craft.judge.feet import HEAVY
 from craft.judge.finding import Figure, Remark, con, pro, warn
 from craft.judge.rule import Subject
@@ -19,7 +20,7 @@ from craft.look.register import AT_REST, WALKING, at_ease_in
 from craft.units import Sentence
 from craft.wear.openings import sleeve_of
 
-rule = Subject("register", "Week, season, occasion (14)")
+rule = Subject("register", "Week, season, occasion (14)", sees_colour=False)
 SAYS_SO = (*CLOTHES, "swim")
 
 #: From here a look reads smart, and below the second casual (0 to 4; W).
@@ -38,6 +39,8 @@ BEARABLE = Border("bearable", "The air may be so far from ease", 4.0, 1.0, 8.0, 
 FURTHER = 0.0625
 #: Cloth up to this full presses, and from the second it leaves room (0 to 4); a heel from so many cm tires (W).
 PRESSES, ROOMY, TIRES = 0.6, 1.5, 6.0
+#: What it weighs that cloth presses, and that it does not even give (W).
+PRESSING, UNGIVING = 0.25, 0.4
 #: Air up to which a room is cold, °C (W).
 COLD_ROOM = 19.0
 #: A foot covered to this is closed to the rain; a hem nearer to wet ground draws it up, cm (W).
@@ -54,7 +57,13 @@ def _dressed_most(outfit: Outfit, *, up: bool) -> str:
     return said((max if up else min)(worn, key=formality).kind)
 
 
-@rule("register.smart", looks_at=SAYS_SO, reads=("formality",), speaks_to=lambda of: of.aims.wanted("look_smart"))
+@rule(
+    "register.smart",
+    looks_at=SAYS_SO,
+    reads=("formality",),
+    speaks_to=lambda of: of.aims.wanted("look_smart"),
+    sees_colour=True,
+)
 def smart(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A client who wants to look smart: cloth, shoe and layer read smart, or one of them dresses the look down."""
     reads = outfit.formality
@@ -93,9 +102,9 @@ def comfort(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         held, where = Figure("heel over the ball", rise, TIRES), ("foot", outfit.shoes.heel / 2)
         yield con(0.3, "heel_lift", where, "Heel tires", text, held)
     elif closest <= PRESSES:
-        yield con(
-            0.25, "clings", where, "Presses", "Skin-tight cloth presses through a long day; wanted is comfort.", held
-        )
+        gives = stretch(bottom.piece) >= FIRM
+        presses = "Skin-tight cloth presses through a long day; wanted is comfort."
+        yield con(PRESSING if gives else UNGIVING, "clings", where, "Presses", presses, held)
     elif closest >= ROOMY:
         yield pro(0.2, "skims", where, "Room to move", "There is room to move, on a heel that can be walked in.", held)
 
@@ -115,6 +124,7 @@ def before_style(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     reads=("formality",),
     by_setting=("asks",),
     speaks_to=lambda of: of.aims.setting.asks in CODES,
+    sees_colour=True,
 )
 def code(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """The dress code of where it is worn: kept, too casual or too formal."""
@@ -144,6 +154,7 @@ def code(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     reads=("heel",),
     by_setting=("asks",),
     speaks_to=lambda of: of.aims.setting.asks in AT_WORK,
+    sees_colour=True,
 )
 def shows(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """At work nothing is seen through a top: something goes beneath it."""
@@ -154,7 +165,13 @@ def shows(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield con(SHOWS, "sheer", where, "Seen through at work", text, also=("dress_code",))
 
 
-@rule("register.black", reads=("areas",), by_setting=("asks",), speaks_to=lambda of: of.aims.setting.asks == "black")
+@rule(
+    "register.black",
+    reads=("areas",),
+    by_setting=("asks",),
+    speaks_to=lambda of: of.aims.setting.asks == "black",
+    sees_colour=True,
+)
 def black(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A code that asks for black: the lightest large area decides."""
     lightest = max(outfit.areas, key=lambda area: area.lightness, default=None)

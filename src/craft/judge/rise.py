@@ -14,7 +14,7 @@ from craft.look import Outfit
 from craft.units import Sentence
 from craft.wear import WornBottom
 
-rule = Subject("rise", "Bottoms: rise, leg, length (4)")
+rule = Subject("rise", "Bottoms: rise, leg, length (4)", sees_colour=False)
 BOTTOM = ("bottom", "one_piece")
 
 #: A belly that comes to this share of the hip counts as a full middle (W; the reference body's

@@ -68,6 +68,9 @@ class Rule:
     school: str | None = None
     #: On what of the setting it depends, by the names of `Setting`: nothing where it says the same wherever a look is worn.
     by_setting: tuple[str, ...] = ()
+    #: Whether the ground colour of what it looks at or reads can change what it says. What is alike but for its colour is one choice to a
+    #: rule that does not see it.
+    sees_colour: bool = True
 
     @property
     def says(self) -> str:
@@ -101,6 +104,8 @@ class Subject:
 
     name: str
     source: str
+    #: Whether its rules see colour, where they do not say otherwise.
+    sees_colour: bool = True
 
     def __call__(
         self,
@@ -114,10 +119,12 @@ class Subject:
         about: str | None = None,
         source: str | None = None,
         by_setting: tuple[str, ...] = (),
+        sees_colour: bool | None = None,
     ) -> Callable[[Check], Check]:
         """Declare a rule. `looks_at` are the places it speaks of: with none of them on it is not asked, and a rule that
         looks at none is always asked. `speaks_to` tells the clients it has anything to say to, and `about` narrows it to looks with legs,
-        a skirt or boots; `by_setting` names what of the setting it depends on. Raises ValueError for an
+        a skirt or boots; `by_setting` names what of the setting it depends on, and `sees_colour` says whether it sees colour where that is
+        other than in the rest of its subject. Raises ValueError for an
         id that is taken and for an unknown reading."""
         if any(rule.id == id for rule in _DECLARED):
             raise ValueError(f"two rules are called {id}")
@@ -140,6 +147,7 @@ class Subject:
                     check,
                     schools[0] if schools else None,
                     by_setting,
+                    self.sees_colour if sees_colour is None else sees_colour,
                 )
             )
             return check

@@ -12,12 +12,13 @@ from craft.judge.edges import crosses_middle
 from craft.judge.finding import Figure, Remark, con, pro
 from craft.judge.rise import FULL_MIDDLE, minds_middle
 from craft.judge.rule import Client, Subject
+from craft.judge.zones import quiet_on
 from craft.look import Outfit
 from craft.look.readings import BASE
 from craft.units import Sentence
 from craft.wear.ease import fit_word
 
-rule = Subject("volume", "Volume (7)")
+rule = Subject("volume", "Volume (7)", sees_colour=False)
 
 #: Volumes run from 0 (tight) to 4 (oversized). Both at or below the first: close all over;
 #: both at or above the second: loose all over; apart by the third: a contrast (W).
@@ -166,7 +167,8 @@ def boxy(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         worn.append((outfit.top.piece, outfit.top.hem.cm))
     for piece, hem in worn:
         if piece.word("cut") == "boxy" and hem < outfit.at("waist") - 2.0:
-            minded = aims.wanted("slim", "define_waist") or aims.soften & {"middle", "bust"}
+            kept_quiet = {"middle", "bust"} & set(quiet_on(outfit, aims))
+            minded = aims.wanted("slim", "define_waist") or bool(kept_quiet)
             text = f"The boxy {piece.kind} hangs square from the shoulder and widens what is under it."
             yield con(0.35 if minded else 0.05, "widening_line", ("waist", hem), "Boxy widens", text)
             return

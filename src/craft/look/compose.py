@@ -9,6 +9,7 @@ from typing import Any
 
 from craft.body import Body, read_shape
 from craft.cloth import Piece
+from craft.cloth.kinds import UNDER_LAYER
 from craft.look.areas import Area
 from craft.look.edges import Edge, edges_of
 from craft.look.readings import BESIDES, CLOTHES, Readings, reading
@@ -70,11 +71,27 @@ class Look:
         for piece in reversed(self.pieces):
             if piece.slot == slot:
                 return piece
-        return None
+        layers = self.all("layer") if slot == UNDER_LAYER else ()
+        return layers[-2] if len(layers) > 1 else None
 
     def all(self, slot: str) -> tuple[Piece, ...]:
         """Every piece of a slot, from the body outwards."""
         return tuple(piece for piece in self.pieces if piece.slot == slot)
+
+    @property
+    def places(self) -> tuple[str, ...]:
+        """The place of each piece in this look; of two layers the inner one's is `under_layer`.
+
+        >>> Look.of([{"is": "cardigan"}, {"is": "coat"}, {"is": "belt"}]).places
+        ('under_layer', 'layer', 'belt')
+        """
+        outer = self.piece("layer")
+        inner = [piece.slot == "layer" and piece is not outer for piece in self.pieces]
+        return tuple(UNDER_LAYER if under else one.place for one, under in zip(self.pieces, inner, strict=True))
+
+    def place_of(self, piece: Piece) -> str:
+        """The place of one of its pieces in this look."""
+        return next(place for one, place in zip(self.pieces, self.places, strict=True) if one == piece)
 
     def changed(self, place: str, **changes: Any) -> Look:
         """A copy in which the piece at a place has other words or figures: the outermost of a slot, or of a kind worn

@@ -6,6 +6,7 @@ from dataclasses import dataclass, replace
 
 from craft.body import Body
 from craft.cloth import Piece
+from craft.cloth.kinds import UNDER_LAYER
 from craft.cloth.words import said
 from craft.wear import Landing, WornBottom, WornLayer, WornShoes, WornTop
 from craft.wear.length import fall_of
@@ -58,9 +59,9 @@ def edges_of(
 
     found = []
     worn = bottom
-    for at, layer in enumerate(layers):
-        key = "layer_hem" if at == 0 else f"layer_hem_{at + 1}"
-        found.append(hem(key, layer.piece, layer.hem))
+    for at, layer in enumerate(reversed(layers)):
+        slot = UNDER_LAYER if at else "layer"
+        found.append(replace(hem(f"{slot}_hem", layer.piece, layer.hem), slot=slot))
     if bottom and bottom.piece.slot == "one_piece":
         found.append(hem("leg_hem", bottom.piece, bottom.hem))
         bottom = None

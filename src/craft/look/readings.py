@@ -14,7 +14,7 @@ from craft.cloth import Piece
 from craft.cloth.colour import ANSWERS, difference, lightness
 from craft.cloth.details import details_of
 from craft.cloth.piece import colour_of, colours_of
-from craft.facts import fact, least, most, total
+from craft.facts import choose, fact, least, most, total
 from craft.look.areas import Area, areas_of, surface_of
 from craft.look.register import formality_of, insulation_of
 from craft.look.zones import BEHIND, DETAILED, ZONE_AT
@@ -246,7 +246,7 @@ class Readings:
             return 0.0
         lowest = least(self.bottom.hem.cm, *(layer.hem.cm for layer in self.layers if not layer.open))
         gap = lowest - most(self.shoes.cover.cm, self.sock.cm if self.sock else 0.0)
-        return gap if gap > JOINED else 0.0
+        return choose(gap > JOINED, gap, 0.0)
 
     @reading("bottom", "one_piece", "layer", "shoes", "socks", "tights")
     def skin(self) -> float:
@@ -271,11 +271,8 @@ class Readings:
     @reading(*CLOTHES, "swim", *BESIDES)
     def detail(self) -> float:
         """How much cut, cloth and pattern ask of the eye together; frills on top of a hem that swings add to it."""
-        asked = total(_detail(piece) for piece in self.pieces if not piece.row.is_boot)
-        swings = self.bottom is not None and (
-            self.bottom.reads_as in ("flare", "bootcut") or self.bottom.cut == "kick_flare"
-        )
-        return asked + (SWINGS if swings else 0.0)
+        asked = total(_detail(piece) for piece in self.pieces)
+        return asked + (_swing(self.bottom.reads_as, self.bottom.cut) if self.bottom is not None else 0.0)
 
     @reading(*CLOTHES, "swim")
     def areas(self) -> tuple[Area, ...]:
@@ -394,7 +391,15 @@ def nearest(piece: Piece, colour: str) -> float:
 
 
 @fact
+def _swing(reads_as: str, cut: str) -> float:
+    """What a hem that swings asks of the eye."""
+    return SWINGS if reads_as in ("flare", "bootcut") or cut == "kick_flare" else 0.0
+
+
+@fact
 def _detail(piece: Piece) -> float:
+    if piece.row.is_boot:
+        return 0.0
     words = (piece.word("cut"), piece.word("pattern"), *piece.fabric)
     return sum(DETAIL.get(word, 0.0) for word in words if word)
 

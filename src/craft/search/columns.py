@@ -18,6 +18,7 @@ class Table:
         #: What kind its values are of, where all that are not None are of one.
         self.kind = kinds.pop() if len(kinds) == 1 else None
         self._columns: dict[Any, Column] = {}
+        self._answers: dict[Any, Answers] = {}
 
     def same(self, other: object) -> NDArray[np.bool_]:
         """Which of the values are equal to another."""
@@ -28,6 +29,40 @@ class Table:
         if name not in self._columns:
             self._columns[name] = Column([None if value is None else read(value) for value in self.values])
         return self._columns[name]
+
+    def answers(self, name: Any, many: int) -> Answers:
+        """The answers to a question about these values together with those of other tables, kept by its name."""
+        if name not in self._answers:
+            self._answers[name] = Answers(many)
+        return self._answers[name]
+
+
+class Answers:
+    """What a question was answered for sets of values of several tables, each set asked of once."""
+
+    def __init__(self, many: int) -> None:
+        self._numbers = np.full(many, -1, dtype=np.intp)
+        self._read: list[Any] = []
+        self._column: Column | None = None
+
+    def known(self, codes: NDArray[np.intp], ask: Callable[[int], Any]) -> NDArray[np.intp]:
+        """The numbers of the answers for these sets of values; `ask` answers for a set that nobody asked of yet."""
+        found: NDArray[np.intp] = self._numbers.take(codes)
+        unknown = found < 0
+        if unknown.any():
+            for code in np.unique(codes[unknown]).tolist():
+                self._read.append(ask(code))
+                self._numbers[code] = len(self._read) - 1
+            self._column = None
+            found = self._numbers.take(codes)
+        return found
+
+    @property
+    def column(self) -> Column:
+        """All that was answered."""
+        if self._column is None:
+            self._column = Column(self._read)
+        return self._column
 
 
 class Column:

@@ -6,8 +6,9 @@ import multiprocessing
 from collections.abc import Callable, Iterable, Iterator, Sequence
 from dataclasses import dataclass, field, replace
 from functools import cache
-from itertools import groupby
+from itertools import chain, groupby
 from multiprocessing.context import ForkServerContext
+from multiprocessing.forkserver import ensure_running
 from multiprocessing.shared_memory import SharedMemory
 from queue import Empty
 from typing import Any
@@ -23,7 +24,9 @@ from craft.search.worn import Hung, Rack
 #: Told how much of a search is done, 0 to 1; what it raises ends the search.
 Progress = Callable[[float], None]
 #: From so many looks on it is worth a second process: each has to learn the facts of the pieces for itself.
-SIDE_BY_SIDE = 2_000_000
+SIDE_BY_SIDE = 300_000
+#: Where no rack is more than this share of all, each is asked by one process alone (W: so that the last to end is not waited for long).
+WHOLE = 0.4
 #: How many processes ask; how long one is waited for before it is looked at again, s.
 HANDS, LOOKS_UP = 2, 0.2
 
@@ -113,21 +116,22 @@ def _side_by_side(
     steps: Sequence[_Step],
     progress: Progress | None,
 ) -> list[list[Packed]]:
-    """The same by several processes, each with sums of its own."""
+    """The same by several processes: each takes whole racks where there are enough, else they share each with sums of their own."""
     context = _helpers()
     width = np.dtype(np.int32).itemsize
+    whole = max(rack.size for rack in racks) <= WHOLE * sum(rack.size for rack in racks)
     held = [
-        [[SharedMemory(create=True, size=rack.size * width) for rack in racks] for _ in questions] for _ in range(HANDS)
+        [[SharedMemory(create=True, size=rack.size * width) for rack in racks] for _ in questions]
+        for _ in range(1 if whole else HANDS)
     ]
     waiting, told = context.Queue(), context.Queue()
-    # By rack, for what is hung for one is not needed for the next.
-    for rack, question, rule in steps:
-        waiting.put((rack, question, rule.id))
+    for part in _parts(racks, steps, whole):
+        waiting.put([(rack, question, rule.id) for rack, question, rule in part])
     for _ in range(HANDS):
         waiting.put(None)
     aims = tuple(one for one, _ in questions)
     hands = []
-    for own in held:
+    for own in held * (HANDS // len(held)):
         names = tuple(tuple(one.name for one in of) for of in own)
         errand = _Errand(tuple(racks), asked.body.measures, asked.schools, aims, names)
         hands.append(context.Process(target=_ask, args=(errand, waiting, told), daemon=True))
@@ -148,6 +152,15 @@ def _side_by_side(
             one.unlink()
 
 
+def _parts(racks: Sequence[Rack], steps: Sequence[_Step], whole: bool) -> list[list[_Step]]:
+    """What is taken at a time: all steps of a rack, the largest first, so that it is hung by one process only; or a step."""
+    if not whole:
+        # By rack, for what is hung for one is not needed for the next.
+        return [[step] for step in steps]
+    parts = [list(group) for _, group in groupby(steps, key=lambda step: step[0])]
+    return sorted(parts, key=lambda part: -racks[part[0][0]].size)
+
+
 @cache
 def _helpers() -> ForkServerContext:
     """Where helping processes come from: one that has read this module and nothing else, so that each is there at once. It ends with
@@ -157,10 +170,17 @@ def _helpers() -> ForkServerContext:
     return context
 
 
+def ready() -> None:
+    """Have the helpers' beginnings read before the first search: a worker calls it when it starts."""
+    _helpers()
+    ensure_running()
+
+
 def _sum(rack: Rack, held: list[SharedMemory]) -> Packed:
-    sums = np.zeros(rack.shape, dtype=np.int32)
-    for one in held:
-        sums += np.ndarray(rack.shape, dtype=np.int32, buffer=one.buf)
+    first, *others = (np.ndarray(rack.shape, dtype=np.int32, buffer=one.buf) for one in held)
+    sums = first.copy()
+    for one in others:
+        sums += one
     return sums
 
 
@@ -184,7 +204,7 @@ def _ask(errand: _Errand, waiting: Any, told: Any) -> None:
     body, known = Body.of(errand.measures), {rule.id: rule for rule in RULES}
     held = [[SharedMemory(name=name) for name in of] for of in errand.sums]
     hung: dict[int, Hung] = {}
-    for (number, question), rules in _together(iter(waiting.get, None)):
+    for (number, question), rules in _together(chain.from_iterable(iter(waiting.get, None))):
         if number not in hung:
             hung = {number: Hung()}
         rack, kept = errand.racks[number], hung[number]

@@ -24,9 +24,13 @@ import numpy as np
 from numpy.typing import NDArray
 
 from craft.cloth import Piece
+from craft.cloth.piece import colour_of
 from craft.facts import Several
 from craft.search.columns import Column, Table
 from craft.search.runs import Ints, Run
+
+#: Answers about so many sets of values are kept at most (W: a megabyte for each question).
+KEPT = 250_000
 
 
 class Number(Several):
@@ -102,6 +106,10 @@ class Truth(Several):
 
     def __bool__(self) -> bool:
         return self.number.run.decide(self.number.now())
+
+    def choose(self, one: Any, other: Any) -> Any:
+        """The one figure where it is so, else the other, look by look."""
+        return _number(self.number.run, np.where(self.number.now(), _figures(one), _figures(other)))
 
 
 def _figures(of: Any) -> Any:
@@ -251,6 +259,11 @@ class Garment(Thing):
         word = self._word
         return pick(word.run, word.now(), word.table.column(("seen as", what), lambda piece: what in piece.seen_as))
 
+    def colour_seen(self) -> Any:
+        """What colour they are seen as (`colour_of`)."""
+        word = self._word
+        return pick(word.run, word.now(), word.table.column("colour seen", colour_of))
+
     def word(self, key: str, default: str | None = None) -> Any:
         """The word said for a key, as `Piece.word`."""
         return self._ask("word", key, default)
@@ -270,6 +283,16 @@ class Garment(Thing):
     def figure(self, key: str) -> Any:
         """A figure, as `Piece.figure`."""
         return self._ask("figure", key)
+
+
+class Worn(Thing):
+    """What pieces are on the body. It hangs without colour: that and the piece itself are those of the garment."""
+
+    def __getattr__(self, name: str) -> Any:
+        if name == "colour":
+            self._read[name] = self._read["piece"].colour_seen()
+            return self._read[name]
+        return super().__getattr__(name)
 
 
 def pick(run: Run, numbers: Ints, column: Column) -> Any:
@@ -298,7 +321,9 @@ def _of_one_kind(run: Run, found: Ints, table: Table) -> Any:
     if kind is str:
         return Word(run, found, table)
     # A value that no look in play has may be None.
-    used = [at for at in np.unique(found).tolist() if table.values[at] is not None]
+    there = np.zeros(len(table.values), dtype=bool)
+    there[found] = True
+    used = [at for at in np.flatnonzero(there).tolist() if table.values[at] is not None]
     values = [table.values[at] for at in used]
     if len(values) == 1:
         return values[0]
@@ -343,6 +368,9 @@ def _each(run: Run, ask: Callable[..., Any], args: tuple[Any, ...]) -> Any:
     many = [arg for arg in several if isinstance(arg, Word | Number)]
     if len(many) == 1 and isinstance(many[0], Word):
         return _of_one(run, ask, several, many[0])
+    words = [arg for arg in many if isinstance(arg, Word)]
+    if len(words) == len(many) and prod(len(word.table.values) for word in words) <= KEPT:
+        return _of_words(run, ask, several, words)
     numbers: list[Ints] = []
     values: list[list[Any]] = []
     for arg in many:
@@ -353,19 +381,39 @@ def _each(run: Run, ask: Callable[..., Any], args: tuple[Any, ...]) -> Any:
             figures, inverse = np.unique(arg.now(), return_inverse=True)
             numbers.append(inverse.reshape(arg.now().shape))
             values.append(figures.tolist())
+    code = _codes(run, numbers, values)
+    used, where = _numbered(code, prod(map(len, values)))
+    read = [_ask_one(ask, several, values, one) for one in used.tolist()]
+    return pick(run, where.reshape(code.shape), Column(read))
+
+
+def _of_words(run: Run, ask: Callable[..., Any], args: list[Any], words: list[Word]) -> Any:
+    """The answers where several arguments differ: each pair of values is asked of once, whatever runs ask."""
+    tables = [word.table for word in words]
+    code = _codes(run, [word.now() for word in words], [table.values for table in tables])
+    key = (ask, *(None if isinstance(arg, Word) else arg for arg in args), *tables[1:])
+    answers = tables[0].answers(key, prod(len(table.values) for table in tables))
+    values = [table.values for table in tables]
+    found = answers.known(code, lambda one: _ask_one(ask, args, values, one))
+    return pick(run, found, answers.column)
+
+
+def _codes(run: Run, numbers: list[Ints], values: list[list[Any]]) -> Any:
+    """One number for each set of values that look for look stand together."""
     code: Any = np.zeros((1,) * len(run.block), dtype=np.intp)
     for held, of in zip(numbers, values, strict=True):
         code = code * len(of) + held
-    used, where = _numbered(code, prod(map(len, values)))
-    read = []
-    for one in used.tolist():
-        chosen = []
-        for of in reversed(values):
-            one, at = divmod(one, len(of))
-            chosen.append(of[at])
-        left = iter(reversed(chosen))
-        read.append(ask(*(next(left) if isinstance(arg, Word | Number) else arg for arg in several)))
-    return pick(run, where.reshape(code.shape), Column(read))
+    return code
+
+
+def _ask_one(ask: Callable[..., Any], args: list[Any], values: list[list[Any]], code: int) -> Any:
+    """The answer for the set of values that has a number."""
+    chosen = []
+    for of in reversed(values):
+        code, at = divmod(code, len(of))
+        chosen.append(of[at])
+    left = iter(reversed(chosen))
+    return ask(*(next(left) if isinstance(arg, Word | Number) else arg for arg in args))
 
 
 def _numbered(code: Ints, different: int) -> tuple[Ints, Ints]:

@@ -72,10 +72,16 @@ class Run:
             if len(groups) > GROUPS:
                 return self._mask(truth)
             if len(groups) > 1:
-                kept, *rest = (np.array(group, dtype=np.intp) for group in sorted(groups, key=len, reverse=True))
+                # On with looks that are in play, as many as can be.
+                groups.sort(key=lambda group: (self._in_play(axis, group), len(group)), reverse=True)
+                kept, *rest = (np.array(group, dtype=np.intp) for group in groups)
                 self._keep(axis, kept, rest)
                 truth = truth.take(kept, axis)
             truth = truth.take([0], axis)
+
+    def _in_play(self, axis: int, group: list[int]) -> bool:
+        """Whether any look with one of these choices on an axis is in play."""
+        return self.alive is None or self.alive.shape[axis] == 1 or bool(self.alive.take(group, axis).any())
 
     def _ways(self, truth: NDArray[np.bool_]) -> tuple[bool, bool]:
         """Whether any look in play goes the one way, and the other."""

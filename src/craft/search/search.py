@@ -14,7 +14,7 @@ from craft.judge.judgement import Verdict
 from craft.look import Look, compose
 from craft.search.best import Counts, Place, best, best_of_bases, count
 from craft.search.crew import Asked, Progress, ask_all
-from craft.search.tables import Packed, score_of_rank, verdict_of_rank
+from craft.search.tables import Packed, index_of, score_of_rank, verdict_of_rank
 from craft.search.variety import different
 from craft.search.wardrobe import Chosen, Family, Wardrobe
 from craft.search.ways import Way
@@ -104,7 +104,7 @@ class Search:
         """The part of the search in which all of these pieces are on."""
         listed = list(keys)
         sums = [
-            (family.part(at), numbers[np.ix_(*at)])
+            (family.part(at), numbers[_index(at)])
             for family, numbers in self.families
             for at in family.with_all(listed)
         ]
@@ -163,13 +163,17 @@ class Search:
         for family, sums in self.families:
             for at in family.with_all(keys) if rules else ():
                 part = [family.part(at).rack]
-                sums[np.ix_(*at)] += ask_all(part, liked, rules)[0] - ask_all(part, self.asked, rules)[0]
+                sums[_index(at)] += ask_all(part, liked, rules)[0] - ask_all(part, self.asked, rules)[0]
 
     def _add(self, rules: Sequence[Rule], sign: int, asked: Asked) -> None:
         """Put what rules say to somebody into the sums, or take it out of them."""
         racks = [family.rack for family, _ in self.families]
         for (_, sums), more in zip(self.families, ask_all(racks, asked, rules) if rules else (), strict=False):
             sums += sign * more
+
+
+def _index(at: Sequence[Sequence[int]]) -> Any:
+    return index_of([np.array(numbers, dtype=np.intp) for numbers in at])
 
 
 def _but_for_rules(one: Asked, other: Asked) -> bool:
@@ -183,7 +187,10 @@ def renewed(family: Family, asked: Asked, before: Sequence[tuple[Family, Packed]
     old = next((one for one in before if one[0].name == family.name), None)
     was = [_as_before(family.at(axis), old[0].at(axis) if old else ()) for axis in AXES]
     kept = [[at for at, held in enumerate(line) if held is not None] for line in was]
-    if old is not None and all(kept):
+    if old is not None and all(_as_it_stood(line, old[1].shape[axis]) for axis, line in enumerate(was)):
+        # What hangs anew hangs where something hung: the rest is copied in one go.
+        sums = old[1].copy()
+    elif old is not None and all(kept):
         there = [[held for held in line if held is not None] for line in was]
         sums[np.ix_(*kept)] = old[1][np.ix_(*there)]
     every = [list(range(len(line))) for line in was]
@@ -191,8 +198,13 @@ def renewed(family: Family, asked: Asked, before: Sequence[tuple[Family, Packed]
         # Looks that are other on this axis, and as before on those that were gone through.
         at = [*kept[:axis], [number for number, held in enumerate(line) if held is None], *every[axis + 1 :]]
         if all(at):
-            sums[np.ix_(*at)] = ask_all([family.part(at).rack], asked, asked.rules)[0]
+            sums[_index(at)] = ask_all([family.part(at).rack], asked, asked.rules)[0]
     return sums
+
+
+def _as_it_stood(line: Sequence[int | None], before: int) -> bool:
+    """Whether every choice that was there before stands where it stood."""
+    return len(line) == before and all(held in (None, at) for at, held in enumerate(line))
 
 
 def _as_before(chosen: Sequence[Chosen], before: Sequence[Chosen]) -> list[int | None]:

@@ -90,7 +90,7 @@ class Breadth:
         return tuple(found)
 
 
-#: From all of it to the least, in the order in which less is tried; and the same for whom one layer is enough.
+#: From all of it to the least, in the order in which less is tried.
 BREADTHS = (
     Breadth(sleeves=True),
     Breadth(),
@@ -100,7 +100,6 @@ BREADTHS = (
     Breadth(0, 1),
     Breadth(0, 1, every_way=False),
 )
-ONE_LAYER = (Breadth(2, 1, sleeves=True), Breadth(2, 1), *BREADTHS[3:])
 
 
 @dataclass(frozen=True)

@@ -16,7 +16,7 @@ from craft.judge.aims import Setting
 from craft.judge.rule import Client, Rule
 from craft.search.crew import Asked, Progress, ask_each
 from craft.search.search import FoundLook, Search
-from craft.search.tables import net_of, order_of, works
+from craft.search.tables import Packed, net_of, order_of, works
 from craft.search.wardrobe import Wardrobe
 from craft.search.ways import Way
 from craft.search.wish import Wish
@@ -56,10 +56,17 @@ def by_day(asked: Asked, wardrobe: Wardrobe, days: Sequence[Day], progress: Prog
     said = dict(zip(questions, answers, strict=True))
     for one in on:
         own = [said[read] for read in dict.fromkeys(_read(rule, one) for rule in asked.rules)]
-        sums = [sum(numbers[1:], numbers[0].copy()) for numbers in zip(*own, strict=True)]
+        sums = [_added_up(numbers) for numbers in zip(*own, strict=True)]
         search = Search(one, wardrobe, sums=list(zip(wardrobe.families, sums, strict=True)))
         search.outrank_liked()
         yield search
+
+
+def _added_up(several: Sequence[Packed]) -> Packed:
+    found = several[0].copy()
+    for one in several[1:]:
+        found += one
+    return found
 
 
 #: What rules read of a setting: names, and what it is there. Most read nothing.

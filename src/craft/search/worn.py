@@ -4,9 +4,9 @@ from __future__ import annotations
 
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass
-from functools import cached_property
+from functools import cached_property, lru_cache
 from math import prod
-from typing import Any
+from typing import Any, NamedTuple
 
 import numpy as np
 
@@ -20,7 +20,7 @@ from craft.look.compose import hang_bottom, hang_top
 from craft.look.readings import READINGS
 from craft.schools import Schools
 from craft.search.columns import Table
-from craft.search.many import Garment, Thing, pick
+from craft.search.many import Garment, Thing, Worn, pick
 from craft.search.runs import Block, Ints, Run
 from craft.wear import BAREFOOT, WornShoes, wear_layer, wear_shoes
 
@@ -66,18 +66,33 @@ def in_order(pieces: Any) -> Look:
     return Look(tuple(sorted(pieces, key=lambda piece: PLACES.index(piece.place))))
 
 
+class Seen(NamedTuple):
+    """A rack as rules see it: as a wardrobe on the body, which of its choices each choice of the whole rack is, and its looks in
+    blocks."""
+
+    wardrobe: Wardrobe
+    which: tuple[Ints, ...]
+    blocks: list[Block]
+
+
 class Hung(dict[Any, tuple[Ints, Table]]):
-    """What is worn, by what it is and the choices that it was hung for: numbers of the different ones, and these."""
+    """What is worn, by what it is and the choices that it was hung for: numbers of the different ones, and these. Kept for one rack:
+    how that is seen by rules that look at the same is kept here too."""
+
+    def __init__(self) -> None:
+        super().__init__()
+        self.seen: dict[Any, Seen] = {}
 
 
 class Wardrobe:
     """A rack as one rule sees it, on a body: what the rule cannot tell apart is one choice. `kept` is shared by the rules, so
-    that each thing worn is hung once."""
+    that each thing worn is hung once. How a thing hangs has nothing to do with its colour: pieces are hung without."""
 
     def __init__(self, body: Body, rack: Rack, schools: Schools, kept: Hung) -> None:
         self.body, self.rack, self.schools = body, rack, schools
         self._kept = kept
-        self._hung = Hung()
+        self._hung: dict[Any, tuple[Ints, Table]] = {}
+        self._plain = tuple(_without_colours(rack.at(axis)) for axis in AXES)
 
     def shoes(self, choice: Choice) -> WornShoes:
         """Shoes on the feet."""
@@ -85,25 +100,57 @@ class Wardrobe:
 
     def hung(self, what: Any, axes: tuple[int, ...], hang: Callable[..., Any]) -> tuple[Ints, Table]:
         """Something worn, numbered for every choice on the axes that it depends on; kept by what it is."""
-        return self._once(what, axes, lambda chosen: self._hang(axes, chosen, hang))
+        if what not in self._hung:
+            self._hung[what] = self._spread(self._hung_plainly(what, axes, hang))
+        return self._hung[what]
 
     def hung_top(
-        self, axes: tuple[int, ...], below: tuple[Ints, Table], hang: Callable[..., Any]
+        self, axes: tuple[int, ...], hang_below: Callable[..., Any], hang: Callable[..., Any]
     ) -> tuple[Ints, Table]:
-        """The tops over what is worn below (numbered over bottom, one-piece and shoes). A top hangs from no more of that than
-        its band, and from no more of the shoes than their lift: it is hung once for each that differ."""
-        return self._once("top", axes, lambda chosen: self._hang_tops(chosen, below, hang))
+        """The tops over what is worn below (over bottom, one-piece and shoes). A top hangs from no more of that than its band,
+        and from no more of the shoes than their lift: it is hung once for each that differ."""
+        if "top" not in self._hung:
+            bottom, one_piece, _, shoes = axes
+            below = self._hung_plainly("bottom", (bottom, one_piece, shoes), hang_below)
+            tops = self._once("top", self._chosen(axes), lambda chosen: self._hang_tops(chosen, below, hang))
+            self._hung["top"] = self._spread(tops)
+        return self._hung["top"]
+
+    def pieces_at(self, axis: int, number: int) -> tuple[Ints, Table]:
+        """The pieces that stand at so many from the body outwards in the choices of an axis."""
+
+        def piece(choice: Choice) -> Piece | None:
+            return choice[number] if number < len(choice) else None
+
+        what = (axis, number)
+        if what not in self._hung:
+            chosen = (self.rack.at(AXES[axis]),)
+            self._hung[what] = self._once(what, chosen, lambda chosen: self._hang((axis,), chosen, piece))
+        return self._hung[what]
+
+    def _hung_plainly(self, what: Any, axes: tuple[int, ...], hang: Callable[..., Any]) -> tuple[Ints, Table]:
+        return self._once(what, self._chosen(axes), lambda chosen: self._hang(axes, chosen, hang))
+
+    def _chosen(self, axes: tuple[int, ...]) -> tuple[tuple[Choice, ...], ...]:
+        return tuple(self._plain[axis][0] for axis in axes)
 
     def _once(
-        self, what: Any, axes: tuple[int, ...], make: Callable[[tuple[Any, ...]], tuple[Ints, Table]]
+        self,
+        what: Any,
+        chosen: tuple[tuple[Choice, ...], ...],
+        make: Callable[[tuple[Any, ...]], tuple[Ints, Table]],
     ) -> tuple[Ints, Table]:
-        if what in self._hung:
-            return self._hung[what]
-        chosen = tuple(self.rack.at(AXES[axis]) for axis in axes)
         if (what, chosen) not in self._kept:
             self._kept[what, chosen] = make(chosen)
-        found = self._hung[what] = self._kept[what, chosen]
-        return found
+        return self._kept[what, chosen]
+
+    def _spread(self, hung: tuple[Ints, Table]) -> tuple[Ints, Table]:
+        """What hangs, numbered for the choices with their colours."""
+        numbers, table = hung
+        for axis, (_, which) in enumerate(self._plain):
+            if which is not None and numbers.shape[axis] > 1:
+                numbers = numbers.take(which, axis)
+        return numbers, table
 
     def _hang_tops(
         self, chosen: tuple[Any, ...], below: tuple[Ints, Table], hang: Callable[..., Any]
@@ -153,21 +200,35 @@ class Wardrobe:
             full[axis] = size
         return numbers.reshape(full), Table(values)
 
-    def pieces_at(self, axis: int, number: int) -> tuple[Ints, Table]:
-        """The pieces that stand at so many from the body outwards in the choices of an axis."""
-        return self.hung((axis, number), (axis,), lambda choice: choice[number] if number < len(choice) else None)
+
+def _without_colours(choices: tuple[Choice, ...]) -> tuple[tuple[Choice, ...], Ints | None]:
+    """The choices without their colours, and which of them each is; None where all differ without."""
+    numbers: dict[Choice, int] = {}
+    which = [numbers.setdefault(tuple(map(uncoloured, choice)), len(numbers)) for choice in choices]
+    return tuple(numbers), None if len(numbers) == len(choices) else np.array(which, dtype=np.intp)
 
 
-def seen_by(rule: Rule, body: Body, rack: Rack) -> tuple[Rack, tuple[Ints, ...]]:
-    """A rack as a rule sees it (`Rule.looks_at`, `Rule.reads`), and which of its choices each choice of the rack is."""
-    choices, which = {}, []
+def seen_by(rule: Rule, body: Body, schools: Schools, rack: Rack, kept: Hung) -> Seen:
+    """A rack as a rule sees it (`Rule.looks_at`, `Rule.reads`, `Rule.sees_colour`); kept for rules that see the same."""
     sees_shoes = "shoes" in rule.looks_at or any("shoes" in READINGS[name] for name in rule.reads if name != "heel")
+    key = (rule.places, sees_shoes, rule.sees_colour)
+    if key not in kept.seen:
+        choices, which = _told_apart(*key, body, rack)
+        seen = Rack(choices)
+        kept.seen[key] = Seen(Wardrobe(body, seen, schools, kept), which, blocks(seen))
+    return kept.seen[key]
+
+
+def _told_apart(
+    places: frozenset[str], sees_shoes: bool, sees_colour: bool, body: Body, rack: Rack
+) -> tuple[dict[str, tuple[Choice, ...]], tuple[Ints, ...]]:
+    choices, which = {}, []
     for axis in AXES:
         keys: dict[Any, int] = {}
         kept: list[Choice] = []
         numbers = []
         for choice in rack.at(axis):
-            worn = tuple(piece for piece in choice if piece.place in rule.places)
+            worn = tuple(piece if sees_colour else uncoloured(piece) for piece in choice if piece.place in places)
             key: Any = worn
             if axis == "shoes" and worn and not sees_shoes:
                 shoes = wear_shoes(body, worn[0])
@@ -178,7 +239,13 @@ def seen_by(rule: Rule, body: Body, rack: Rack) -> tuple[Rack, tuple[Ints, ...]]
             numbers.append(keys[key])
         choices[axis] = tuple(kept)
         which.append(np.array(numbers, dtype=np.intp))
-    return Rack(choices), tuple(which)
+    return choices, tuple(which)
+
+
+@lru_cache(maxsize=4096)
+def uncoloured(piece: Piece) -> Piece:
+    """A piece of which nobody says the ground colour: what of it a rule sees that sees no colour."""
+    return Piece(piece.kind, tuple(one for one in piece.said if one[0] != "colour"), piece.figures)
 
 
 class ManyLook:
@@ -241,7 +308,7 @@ class ManyOutfit(Outfit):
 
     def _worn(self, what: Any, axes: tuple[int, ...], hang: Callable[..., Any], piece: Garment) -> Thing:
         numbers, table = self._wardrobe.hung(what, axes, hang)
-        return Thing(self._run, numbers, table, whole=True, piece=piece)
+        return Worn(self._run, numbers, table, whole=True, piece=piece)
 
     def _layer(self, number: int, axes: tuple[int, ...], piece: Garment) -> Thing:
         house = self._wardrobe
@@ -262,15 +329,13 @@ class ManyOutfit(Outfit):
         def hang(bottom: Choice, whole: Choice, top: Choice, lift: float, below: Any) -> Any:
             return hang_top(house.body, in_order((*bottom, *whole, *top)), lift, below)
 
-        bottom, one_piece, _, shoes = axes
-        below = house.hung("bottom", (bottom, one_piece, shoes), self._hang_bottom)
-        numbers, table = house.hung_top(axes, below, hang)
+        numbers, table = house.hung_top(axes, self._hang_bottom, hang)
         if whole is None:
-            return Thing(self._run, numbers, table, whole=True, piece=own)
+            return Worn(self._run, numbers, table, whole=True, piece=own)
         seen = pick(self._run, self._run.of_block(numbers), table.column("slot", lambda worn: worn.piece.slot))
         if seen is None:
             return None
-        return Thing(self._run, numbers, table, whole=True, piece=whole if str(seen) == "one_piece" else own)
+        return Worn(self._run, numbers, table, whole=True, piece=whole if str(seen) == "one_piece" else own)
 
     #: Said in a sentence only, which nobody reads of many looks at once.
     answers_shoe = ""

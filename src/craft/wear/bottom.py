@@ -119,8 +119,10 @@ def wear_legs(body: Body, piece: Piece, shoes: WornShoes, schools: Schools) -> W
     opening = leg[-1][1]
     rest = _rests_at(body, shoes, opening)
     hem = replace(hangs, cm=max(free, rest), free=free)
-    calf_at = max(body.height("calf") + lift, free)
-    calf_ease = _girth_on(leg, calf_at) - body.leg_girth(calf_at - lift)
+    calf = body.height("calf") + lift
+    # The curve of the leg is made where a leg ends above the calf; at the calf it is the calf's girth.
+    own = body.girth("calf") if free <= calf else body.leg_girth(free - lift)
+    calf_ease = _girth_on(leg, max(calf, free)) - own
     from_navel = waistband.cm - body.height("navel") - lift
     fall = fall_of(body, piece)
     return WornBottom(
