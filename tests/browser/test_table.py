@@ -52,6 +52,32 @@ def test_a_look_is_composed_from_the_rail_by_keyboard_and_undone(stylist: Stylis
     stylist.wait(lambda: worn(stylist) == ["Top", "Bottom", "Shoes"])
 
 
+def test_a_second_layer_goes_over_the_first_and_both_are_kept(stylist: Stylist) -> None:
+    stylist.sign_in()
+    stylist.open("Rosalind")
+    stylist.step("looks")
+    stylist.click("New look")
+    stylist.step("dress")
+    stylist.wait(lambda: len(stylist.all("[data-rail]")) >= 20, "the rail")
+    stylist.find("[data-rail='navy cardigan']").click()
+    stylist.wait(lambda: worn(stylist)[0] == "Layer" and stylist.all("[data-over]"), "the cardigan")
+    stylist.tab_to("[data-over]", 200)
+    stylist.find("[data-over='camel coat']").send_keys(Keys.ENTER)
+    stylist.wait(lambda: worn(stylist)[:2] == ["Layer", "Under it"], "the coat over it")
+    stylist.wait(lambda: stylist.all("[data-handle=layer_hem][aria-label*=coat]"), "the coat's hem")
+    assert stylist.all("[data-handle=under_layer_hem][aria-label*=cardigan]") and not stylist.all("[data-over]")
+    assert stylist.violations() == []
+    stylist.kept()
+    stylist.driver.refresh()
+    stylist.wait(lambda: worn(stylist)[:2] == ["Layer", "Under it"], "both, after coming back")
+    stylist.click("Wear it over the coat")
+    stylist.wait(lambda: stylist.all("[data-handle=layer_hem][aria-label*=cardigan]"), "turned round")
+    stylist.kept()
+    stylist.rest()
+    stylist.chord(Keys.CONTROL, "z")
+    stylist.wait(lambda: stylist.all("[data-handle=layer_hem][aria-label*=coat]"), "the coat outside again")
+
+
 def test_a_hem_is_dragged_and_nudged_and_the_reasons_move_with_it(stylist: Stylist) -> None:
     stylist.sign_in()
     stylist.open("Ottoline")

@@ -72,6 +72,21 @@ def test_a_piece_from_the_rack_follows_it_but_for_what_was_changed_on_the_look(h
     assert house.keep("Not mine", [worn], from_rack={"bottom": theirs["id"]}).told["from_rack"] == {}
 
 
+def test_two_layers_follow_each_its_own_piece_of_the_rack(house: House) -> None:
+    under, over = ({"is": kind, "colour": "navy"} for kind in ("cardigan", "coat"))
+    hung = [hang_piece(house, piece)["id"] for piece in (under, over)]
+    links = {"under_layer": hung[0], "layer": hung[1]}
+    look = house.keep("Cold day", [{"is": "tee"}, under, over], from_rack=links).told
+    assert look["from_rack"] == links
+    change = {"version": 1, "piece": {"is": "cardigan", "colour": "grey"}}
+    assert house.api.ask("PATCH", f"/rack/{hung[0]}", change).status_code == 200
+    (now,) = house.api.ask("GET", f"/clients/{house.client.id}/looks").told
+    assert [piece.get("colour") for piece in now["pieces"]] == [None, "grey", "navy"]
+    told = judged(house, pieces=[{"is": "tee"}, {**under, "hem": "waist"}, over])
+    assert told["usual"]["under_layer"]["hem"] == "waist" and told["usual"]["layer"]["hem"] != "waist"
+    assert {"under_layer", "layer"} <= told["figures"].keys()
+
+
 def test_a_variant_knows_the_look_it_was_made_from(house: House, other: House) -> None:
     first = house.keep("Day", LOOSE).told
     variant = house.keep("Evening", LOOSE, variant_of=first["id"], facts={"variant": "up"}).told

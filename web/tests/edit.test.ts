@@ -38,6 +38,7 @@ beforeEach(async () => {
   on("GET", `${CLIENT}/edit/sorted`, () => ({ data: { decisions: [] } }));
   on("GET", `${CLIENT}/buying`, () => ({ data: { things: [], currency: "EUR" } }));
   on("GET", "/api/kit", () => ({ data: { pieces: [] } }));
+  on("GET", `${CLIENT}/worn`, () => ({ data: { worn: [], uses: [], unworn: [], always: [], begun: null } }));
   for (const { id } of pieces) {
     on("PUT", `/api/rack/${id}/sorted`, ({ body }) => ({
       data: { ...body, piece_id: id, title: id, version: (version += 1), by: "Maud", gone_at: null },

@@ -204,7 +204,7 @@ def _figures(outfit: Outfit) -> dict[str, list[FigureOut]]:
 def _usual(outfit: Outfit) -> dict[str, dict[str, str]]:
     """The words the engine put in for those a piece does not say."""
     found: dict[str, dict[str, str]] = {}
-    top, bottom, shoes, layer = outfit.top, outfit.bottom, outfit.shoes, outfit.outer
+    top, bottom, shoes = outfit.top, outfit.bottom, outfit.shoes
     at = {edge.key: edge.at for edge in outfit.edges}
     if top:
         found[top.piece.slot] = {
@@ -217,9 +217,10 @@ def _usual(outfit: Outfit) -> dict[str, dict[str, str]]:
     if bottom:
         own = {"cut": bottom.cut, "rise": bottom.rise, "hem": bottom.hem_at, "colour": bottom.colour}
         found[bottom.piece.slot] = found.get(bottom.piece.slot, {}) | own
-    if layer:
-        hem = at.get("layer_hem", "")
-        found["layer"] = {"fit": layer.fit, "hem": hem, "sleeve": layer.sleeve, "colour": layer.colour}
+    for layer in outfit.layers:
+        place = outfit.look.place_of(layer.piece)
+        hem = at.get(f"{place}_hem", "")
+        found[place] = {"fit": layer.fit, "hem": hem, "sleeve": layer.sleeve, "colour": layer.colour}
     if shoes.piece:
         found["shoes"] = {"toe": shoes.toe, "bulk": shoes.bulk, "colour": shoes.colour}
     return found

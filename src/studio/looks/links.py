@@ -2,14 +2,14 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Mapping
+from collections.abc import Iterable, Mapping, Sequence
 from typing import Any
 from uuid import UUID
 
-from craft.advise.rail import place_of
 from craft.cloth import Piece
 from craft.errors import UnknownWord
-from studio.looks.models import Look
+from craft.look import Look
+from studio.looks.models import Look as KeptLook
 from studio.rack.models import RackPiece
 
 Words = Mapping[str, Any]
@@ -33,7 +33,7 @@ def followed(mine: Words, worn_as: Words, hangs: Words) -> dict[str, Any]:
     return found
 
 
-def rack_of(looks: Iterable[Look]) -> dict[str, dict[str, Any]]:
+def rack_of(looks: Iterable[KeptLook]) -> dict[str, dict[str, Any]]:
     """The pieces of racks that some looks wear, as they hang now, by id; those taken away are left out."""
     ids = {link["piece"] for look in looks for link in look.links.values()}
     if not ids:
@@ -43,23 +43,23 @@ def rack_of(looks: Iterable[Look]) -> dict[str, dict[str, Any]]:
     return {str(row_id): piece for row_id, piece in rows}
 
 
-def worn_now(look: Look, rack: Mapping[str, Words]) -> list[dict[str, Any]]:
+def worn_now(look: KeptLook, rack: Mapping[str, Words]) -> list[dict[str, Any]]:
     """The pieces of a look, each that comes from the rack as it hangs there now."""
     found = []
-    for piece in look.pieces:
-        link = look.links.get(_place(piece))
+    for piece, place in zip(look.pieces, _places(look.pieces), strict=True):
+        link = look.links.get(place)
         hangs = rack.get(link["piece"]) if link else None
         found.append(followed(piece, link["worn_as"], hangs) if link and hangs else dict(piece))
     return found
 
 
-def kept_links(look_pieces: Iterable[Words], given: Mapping[str, UUID], client: Any, before: Words) -> dict[str, Any]:
+def kept_links(look_pieces: Sequence[Words], given: Mapping[str, UUID], client: Any, before: Words) -> dict[str, Any]:
     """The links to keep for pieces at their places: only to pieces of the client's own rack.
 
     A new link is put on as the piece hangs now; one that was there is brought up word by word, where the look shows
     what hangs there now.
     """
-    places = {_place(piece): piece for piece in look_pieces}
+    places = dict(zip(_places(look_pieces), look_pieces, strict=True))
     wanted = {place: str(piece_id) for place, piece_id in given.items() if place in places}
     rows = RackPiece.objects.filter(client=client, id__in=wanted.values()).values_list("id", "piece")
     hangs = {str(row_id): piece for row_id, piece in rows}
@@ -80,8 +80,15 @@ def _brought_up(mine: Words, worn_as: Words, now: Words) -> dict[str, Any]:
     return {key: value for key, value in told.items() if value is not None}
 
 
-def _place(piece: Words) -> str:
+def _places(pieces: Iterable[Words]) -> list[str]:
+    """The place of each piece in a look; nothing for one that is of no known kind."""
+    read = [_of(piece) for piece in pieces]
+    known = iter(Look(tuple(piece for piece in read if piece is not None)).places)
+    return [next(known) if piece is not None else "" for piece in read]
+
+
+def _of(piece: Words) -> Piece | None:
     try:
-        return place_of(Piece.of({"is": piece.get("is"), "worn": piece.get("worn")}))
+        return Piece.of({"is": piece.get("is"), "worn": piece.get("worn")})
     except UnknownWord:
-        return ""
+        return None

@@ -11,7 +11,7 @@ from uuid import UUID
 from django.db import transaction
 
 from craft.advise.explain import why_better
-from craft.advise.rail import Goes, place_of, rank
+from craft.advise.rail import Goes, rank
 from craft.advise.remedies import Remedy, remedies
 from craft.advise.switch import Switched, other_views
 from craft.advise.unsettled import Unsettled, unsettled
@@ -166,7 +166,7 @@ def compared(member: Member, client_id: Any, looks: list[Question]) -> Compared:
         finding.text if own else Sentence(f"The other: {finding.text.template}", finding.text.lengths)
         for finding, own in why_better(judged[ranked[0]], judged[ranked[1]])
     )
-    places = [{place_of(piece): piece for piece in outfit.look.pieces} for outfit in outfits]
+    places = [dict(zip(outfit.look.places, outfit.look.pieces, strict=True)) for outfit in outfits]
     differs = [
         tuple(place for place in sorted(own.keys() | places[0].keys()) if own.get(place) != places[0].get(place))
         for own in places

@@ -21,7 +21,7 @@ from procrastinate.contrib.django import app
 from craft.errors import InvalidInput
 from craft.search.crew import Progress
 from craft.search.search import Search
-from craft.search.wardrobe import ONE_LAYER, wardrobe_of
+from craft.search.wardrobe import wardrobe_of
 from studio.outfits.finding import found_of
 from studio.outfits.kinds import KINDS, Kind
 from studio.outfits.models import CANCELLED, DONE, FAILED, RUNNING, WAITING, OutfitSearch
@@ -132,7 +132,7 @@ def sums_of(situation: Situation, tell: Progress) -> Search:
             # Made room for first: two of the largest and a new one would be too much.
             _held.popitem(last=False)
     as_if = situation.ask.as_if
-    wardrobe = wardrobe_of(asked.body, situation.owned, asked.schools, as_if=as_if, breadths=ONE_LAYER)
+    wardrobe = wardrobe_of(asked.body, situation.owned, asked.schools, as_if=as_if)
     made = Search(asked, wardrobe, tell, before)
     with _holding:
         _held[key] = made

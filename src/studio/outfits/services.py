@@ -10,7 +10,7 @@ from django.db import transaction
 
 from craft.errors import InvalidInput
 from craft.search.search import FoundLook, Search
-from craft.search.wardrobe import ONE_LAYER, wardrobe_of
+from craft.search.wardrobe import wardrobe_of
 from craft.search.ways import Owned
 from studio.concurrency import hold, keep_once
 from studio.outfits import queue
@@ -130,9 +130,7 @@ def first_looks(situation: Situation) -> list[FoundLook]:
             taken[slot] = taken.get(slot, 0) + 1
             part.append(one)
     asked = situation.asked
-    wardrobe = wardrobe_of(
-        asked.body, part, asked.schools, as_if=situation.ask.as_if, most=FIRST_LOOKS, breadths=ONE_LAYER
-    )
+    wardrobe = wardrobe_of(asked.body, part, asked.schools, as_if=situation.ask.as_if, most=FIRST_LOOKS)
     return Search(asked, wardrobe).varied(SHOWN_FIRST, situation.ask.dial, situation.wish)
 
 

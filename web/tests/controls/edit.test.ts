@@ -70,6 +70,7 @@ beforeEach(async () => {
   on("GET", `${CLIENT}/edit/sorted`, () => ({ data: { decisions: [] } }));
   on("GET", `${CLIENT}/buying`, () => ({ data: { things: [], currency: "EUR" } }));
   on("GET", "/api/kit", () => ({ data: { pieces: [] } }));
+  on("GET", `${CLIENT}/worn`, () => ({ data: { worn: [], uses: [], unworn: [], always: [], begun: null } }));
   edit = new Edit("c", new Rack("c", new History()), new History());
   await edit.rack.load();
   await edit.load();
@@ -236,6 +237,25 @@ describe("orphans", () => {
     expect(calls.filter((call) => call.method === "PUT").map((call) => call.body["decision"])).toEqual([
       "out_of_keeping",
     ]);
+  });
+
+  it("have beside them what hangs unworn for long, to be sorted", async () => {
+    const uses = [
+      { piece_id: "p0", title: "navy blazer", days: 2, last: "2026-02-03", a_wear: null },
+      { piece_id: "p1", title: "white tee", days: 30, last: "2026-11-20", a_wear: 1 },
+    ];
+    render(OrphansView, { edit });
+    expect(screen.queryByTestId("unworn")).toBeNull();
+    on("GET", `${CLIENT}/worn`, () => ({
+      data: { worn: [], uses, unworn: ["p0"], always: [], begun: "2025-12-01" },
+    }));
+    await edit.loadWorn();
+    await settled();
+    const list = within(screen.getByTestId("unworn"));
+    expect(list.getByText("navy blazer").closest("li")?.textContent).toMatch(/last worn .*2026/);
+    expect(list.queryByText("white tee")).toBeNull();
+    await userEvent.click(list.getByRole("button", { name: "sort it" }));
+    expect([edit.view, edit.at]).toEqual(["sort", "p0"]);
   });
 
   it("are none where every piece stands in a good look", () => {

@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { api, ask, type Slot } from "../api/client";
+  import { api, ask, type Piece, type Slot } from "../api/client";
   import type { LookTable } from "./table.svelte";
-  import { ALWAYS, isCovered, placeOf, titleOf } from "./kinds";
+  import { ALWAYS, isCovered, placeOf, titleOf, UNDER } from "./kinds";
   import { said } from "../units";
   import PieceWords from "./PieceWords.svelte";
 
@@ -15,7 +15,7 @@
   let trouble = $state<string | null>(null);
 
   const more = ["layer", "one_piece", "extra", "swim"];
-  const WORN_DOWN = ["layer", "top", "one_piece", "bottom", "tights", "socks", "shoes"];
+  const WORN_DOWN = ["layer", UNDER, "top", "one_piece", "bottom", "tights", "socks", "shoes"];
   const down = (place: Slot) => (WORN_DOWN.includes(place) ? WORN_DOWN.indexOf(place) : WORN_DOWN.length);
   // Those that are on, and the three that any look begins with; a dress takes the place of two.
   const shown = $derived(
@@ -30,7 +30,9 @@
     select.value = "";
     const place = placeOf(table.words, kind);
     if (!place) return;
-    table.draft.change(place, { is: kind }, said(kind));
+    const over = place === "layer" && table.draft.pieces.layer && !table.draft.pieces[UNDER];
+    if (over) table.draft.wearOver({ is: kind } as Piece, said(kind));
+    else table.draft.change(place, { is: kind }, said(kind));
     onchoose(place);
   }
 

@@ -8,7 +8,7 @@
   import AsAltered from "./AsAltered.svelte";
   import { asked, CLOTH, flagOf, meant } from "./asked";
   import FigureField from "./FigureField.svelte";
-  import { kindsAt, titleOf } from "./kinds";
+  import { kindsAt, titleOf, UNDER } from "./kinds";
   import type { LookTable } from "./table.svelte";
   import TuckSteps from "./TuckSteps.svelte";
 
@@ -29,7 +29,7 @@
   const value = (key: keyof Piece) => piece?.[key] as string | null | undefined;
 
   function change(key: string, word: unknown) {
-    if (piece) table.draft.change(slot, meant(words, piece, key, word), `${slot}, ${said(key)}`);
+    if (piece) table.draft.change(slot, meant(words, piece, key, word), `${said(slot)}, ${said(key)}`);
   }
 </script>
 
@@ -46,8 +46,8 @@
         usual="none"
         onchange={(kind) =>
           kind === null
-            ? table.draft.change(slot, null, `taking the ${slot} off`)
-            : table.draft.change(slot, { is: kind }, `${slot}, kind`)}
+            ? table.draft.change(slot, null, `taking the ${said(slot)} off`)
+            : table.draft.change(slot, { is: kind }, `${said(slot)}, kind`)}
       />
     </div>
   </div>
@@ -81,6 +81,11 @@
         </label>
       {/if}
     </div>
+    {#if slot === UNDER}
+      <button class="quiet" onclick={() => table.draft.turnLayers()}>
+        Wear it over the {said(table.draft.pieces.layer?.is ?? "other")}
+      </button>
+    {/if}
     {#if slot === "top" && piece.tuck && piece.tuck !== "none" && table.draft.pieces.bottom}
       <TuckSteps {table} tuck={said(piece.tuck)} />
     {/if}
@@ -91,7 +96,7 @@
           <FigureField
             figure={one}
             label={length(one.cm, studio.unit)}
-            onchange={(cm) => table.draft.change(slot, { [one.key]: cm }, `${slot}, ${one.label}`)}
+            onchange={(cm) => table.draft.change(slot, { [one.key]: cm }, `${said(slot)}, ${one.label}`)}
           />
         {/each}
       </div>

@@ -5,7 +5,8 @@
   import PieceFlat from "../rack/PieceFlat.svelte";
   import { studio } from "../studio.svelte";
   import Mark from "../ui/Mark.svelte";
-  import { titleOf } from "./kinds";
+  import { titleOf, UNDER } from "./kinds";
+  import { said } from "../units";
   import type { LookTable } from "./table.svelte";
 
   interface Props {
@@ -19,6 +20,10 @@
   const SAID = { works: "works", watch: "nearly works", against: "does not work" };
   onMount(() => void table.rail.load());
 
+  /** The layer that another can go over: there are two at most. */
+  const under = $derived(table.draft.pieces[UNDER] ? null : table.draft.pieces.layer);
+  const putOver = (piece: { id: string; title: string; piece: Record<string, unknown> }) =>
+    table.draft.wearOver(piece.piece as Piece, `the ${piece.title} over it`, piece.id);
   const putOn = (piece: { id: string; title: string; piece: Record<string, unknown> }) =>
     table.draft.wear([piece.piece as Piece], `the ${piece.title}`, piece.id);
 </script>
@@ -81,6 +86,15 @@
               <span class="truncate">{piece.title}</span>
             </span>
           </button>
+          {#if under && piece.slot === "layer" && !studio.turned}
+            <button
+              class="over"
+              data-over={piece.title}
+              aria-label="Wear the {piece.title} over the {said(under.is)}"
+              title="over the {said(under.is)}"
+              onclick={() => putOver(piece)}>over</button
+            >
+          {/if}
         </li>
       {:else}
         <li class="py-3 text-sm text-bark">Nothing of the rack is like that, or all of it is on.</li>
@@ -111,6 +125,20 @@
     font-size: 0.75rem;
     text-align: center;
     color: var(--color-bark);
+  }
+  .over {
+    position: absolute;
+    top: 6px;
+    right: 0;
+    min-height: 1.5rem;
+    padding: 0 3px;
+    font-size: 0.6875rem;
+    color: var(--color-bark);
+    border: 1px solid var(--color-rule);
+    background: var(--color-sheet);
+  }
+  .over:hover {
+    color: var(--color-leaf);
   }
   .rail-piece:hover {
     background: var(--color-sheet);

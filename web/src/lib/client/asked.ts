@@ -1,5 +1,6 @@
 /** Which words are asked of a piece at the look table, and what saying one means for the figures it had. */
 import type { Piece, Schemas, Slot } from "../api/client";
+import { UNDER } from "./kinds";
 
 type Vocabulary = Schemas["Vocabulary"];
 
@@ -50,6 +51,7 @@ export function asked(words: Vocabulary, place: Slot, kind: string): Row[] {
         ...[one("cut", "cut", words.top_cuts), one("sleeve_shape", "sleeves"), colour, second, pattern],
       ];
     case "layer":
+    case UNDER:
       return [
         ...[one("fit"), ends([...ON_TOP, ...ON_KNEE, ...ON_LEG]), one("sleeve")],
         ...[one("cut", "cut", words.top_cuts), belted, colour, second, pattern],
@@ -99,7 +101,12 @@ export function asked(words: Vocabulary, place: Slot, kind: string): Row[] {
 /** What may be so or not, at a place: cuffed legs, an open layer, a strap, a rolled sleeve. */
 export function flagOf(words: Vocabulary, place: Slot, kind: string): keyof Piece | null {
   if (place === "bottom") return words.of_kind[kind]?.has_legs ? "cuffed" : null;
-  const flags: Record<string, keyof Piece> = { layer: "open", shoes: "ankle_strap", top: "rolled" };
+  const flags: Record<string, keyof Piece> = {
+    layer: "open",
+    [UNDER]: "open",
+    shoes: "ankle_strap",
+    top: "rolled",
+  };
   return flags[place] ?? null;
 }
 

@@ -2,7 +2,7 @@
 import type { Piece, Schemas, Slot } from "../api/client";
 import { NOTHING_SAID, type Asked, type Facts } from "./facts";
 import type { History } from "./history.svelte";
-import { givesWay, placeOfPiece } from "./kinds";
+import { givesWay, placesOf, UNDER } from "./kinds";
 
 export type Pieces = Partial<Record<Slot, Piece>>;
 
@@ -31,6 +31,17 @@ export interface Change {
   whole?: boolean;
   /** The piece of the rack that it is. */
   rackId?: string | null;
+}
+
+const LAYERS: Slot[] = ["layer", UNDER];
+
+/** A layer that is left alone is the outer one, with the piece of the rack that it is. */
+function settle(pieces: Pieces, fromRack: FromRack): void {
+  if (pieces.layer || !pieces[UNDER]) return;
+  pieces.layer = pieces[UNDER];
+  if (fromRack[UNDER]) fromRack.layer = fromRack[UNDER];
+  delete pieces[UNDER];
+  delete fromRack[UNDER];
 }
 
 export abstract class Composition {
@@ -95,13 +106,15 @@ export abstract class Composition {
         this.#makeRoom(pieces, slot);
       }
     }
+    settle(pieces, fromRack);
     this.#step({ pieces, fromRack }, name);
   }
 
   /** Put several pieces on at once, each in its place. */
   wear(pieces: Piece[], name: string, rackId: string | null = null): void {
-    const placed = pieces.flatMap((piece) => {
-      const slot = placeOfPiece(this.words, piece);
+    const places = placesOf(this.words, pieces);
+    const placed = pieces.flatMap((piece, i) => {
+      const slot = places[i];
       return slot ? [{ slot, words: { ...piece }, whole: true, rackId }] : [];
     });
     this.changeAll(placed, name);
@@ -109,20 +122,33 @@ export abstract class Composition {
 
   /** Put a whole look on, as it was found: its pieces as they are worn, and which of the rack they are. */
   dressIn(found: { piece: Piece; rackId: string }[], name: string): void {
-    const pieces = this.placed(found.map(({ piece }) => piece));
+    const worn = found.map(({ piece }) => piece);
+    const pieces = this.placed(worn);
     const fromRack: FromRack = {};
-    for (const { piece, rackId } of found) {
-      const slot = placeOfPiece(this.words, piece);
-      if (slot) fromRack[slot] = rackId;
-    }
+    for (const [i, slot] of placesOf(this.words, worn).entries()) if (slot) fromRack[slot] = found[i]?.rackId;
     this.#step({ pieces, fromRack }, name);
+  }
+
+  /** Put a layer on over the one that is on. */
+  wearOver(piece: Piece, name: string, rackId: string | null = null): void {
+    this.changeAll([this.#moved("layer", UNDER), { slot: "layer", words: piece, whole: true, rackId }], name);
+  }
+
+  /** Turn two layers round: the inner one is worn over the outer. */
+  turnLayers(): void {
+    this.changeAll([this.#moved("layer", UNDER), this.#moved(UNDER, "layer")], "turning the layers round");
+  }
+
+  /** What is at one place, put on at another. */
+  #moved(from: Slot, slot: Slot): Change {
+    return { slot, words: { ...this.pieces[from] }, whole: true, rackId: this.fromRack[from] ?? null };
   }
 
   /** What gives way to a piece is taken off with it. */
   #makeRoom(pieces: Pieces, slot: Slot): void {
     const piece = pieces[slot];
     for (const [place, worn] of Object.entries(pieces))
-      if (piece && worn && place !== slot && place !== "layer" && slot !== "layer")
+      if (piece && worn && place !== slot && !LAYERS.includes(place) && !LAYERS.includes(slot))
         if (givesWay(this.words, worn.is, piece.is)) delete pieces[place];
   }
 
@@ -187,9 +213,9 @@ export abstract class Composition {
 
   protected placed(pieces: Piece[]): Pieces {
     const found: Pieces = {};
-    for (const piece of pieces) {
-      const slot = placeOfPiece(this.words, piece);
-      if (slot) found[slot] = plain(piece);
+    for (const [i, slot] of placesOf(this.words, pieces).entries()) {
+      const piece = pieces[i];
+      if (slot && piece) found[slot] = plain(piece);
     }
     return found;
   }

@@ -13,8 +13,19 @@ export const placeOf = (words: Vocabulary, kind: string): Slot | undefined => wo
 export const placeOfPiece = (words: Vocabulary, piece: Piece): Slot | undefined =>
   piece.worn === "over" && words.of_kind[piece.is]?.slot === "top" ? "layer" : placeOf(words, piece.is);
 
+/** Of two layers the inner one stands at a place of its own. */
+export const UNDER: Slot = "under_layer";
+
+/** The place of each piece of a look, from the body outwards. */
+export function placesOf(words: Vocabulary, pieces: Piece[]): (Slot | undefined)[] {
+  const places = pieces.map((piece) => placeOfPiece(words, piece));
+  const outer = places.lastIndexOf("layer");
+  return places.map((place, i) => (place === "layer" && i !== outer ? UNDER : place));
+}
+
 /** The kinds that can be at a place. */
-export const kindsAt = (words: Vocabulary, place: Slot): string[] => words.kinds[place] ?? [place];
+export const kindsAt = (words: Vocabulary, place: Slot): string[] =>
+  words.kinds[place === UNDER ? "layer" : place] ?? [place];
 
 /** Whether a kind that is on gives way to another that is put on: at the same place, or where one covers the other. */
 export function givesWay(words: Vocabulary, worn: string, to: string): boolean {
@@ -27,7 +38,7 @@ export function givesWay(words: Vocabulary, worn: string, to: string): boolean {
 export const isCovered = (words: Vocabulary, place: Slot, worn: Iterable<Piece>): boolean =>
   [...worn].some((piece) => words.of_kind[piece.is]?.covers.includes(place));
 
-const TITLES: Record<Slot, string> = { one_piece: "Dress", layer: "Layer" };
+const TITLES: Record<Slot, string> = { one_piece: "Dress", layer: "Layer", [UNDER]: "Under it" };
 
 /** A place's name: “Top”, “Belt”. */
 export function titleOf(place: Slot): string {

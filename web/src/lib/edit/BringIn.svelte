@@ -4,6 +4,7 @@
   import { studio } from "../studio.svelte";
   import { length } from "../units";
   import type { Edit } from "./edit.svelte";
+  import { linesOf } from "./lines";
   import PicturesIn from "./PicturesIn.svelte";
 
   const { edit }: { edit: Edit } = $props();
@@ -13,12 +14,7 @@
   let busy = $state(false);
   let line = $state("");
   let wrong = $state<string | null>(null);
-  const lines = $derived(
-    text
-      .split("\n")
-      .map((one) => one.trim())
-      .filter(Boolean),
-  );
+  const lines = $derived(linesOf(text));
   const MOST = 200;
   const refused = $derived(told.filter((one) => one.refused));
   const hung = $derived(told.filter((one) => !one.refused));
@@ -64,7 +60,8 @@
         {lines.length === 1 ? "piece" : "pieces"} <span class="key">Ctrl Enter</span>
       </button>
       <span class="text-sm text-bark"
-        >A line a piece. A maker may be named, and a size. What is not understood becomes its note.</span
+        >A line a piece; spoken into the tablet, say “next” between two. A maker may be named, and a size.
+        What is not understood becomes its note.</span
       >
     </div>
     {#if trouble}<p role="alert" class="mt-2 text-madder">{trouble}</p>{/if}

@@ -4,6 +4,7 @@
   import type { Edit } from "./edit.svelte";
   import { outfits, sayDecision } from "./words";
   import Working from "./Working.svelte";
+  import { day } from "../units";
 
   const { edit }: { edit: Edit } = $props();
   const orphans = $derived((edit.sorting.told?.orphans ?? []).filter((one) => edit.pieces[one.piece_id]));
@@ -11,6 +12,11 @@
   const alone = $derived(orphans.filter((one) => !one.adoptions.length));
   const twins = $derived(
     (edit.sorting.told?.twins ?? []).map((pair) => pair.map((id) => edit.pieces[id]?.title ?? "")),
+  );
+  const unworn = $derived(
+    (edit.worn?.uses ?? []).filter(
+      (one) => edit.worn?.unworn.includes(one.piece_id) && edit.pieces[one.piece_id],
+    ),
   );
   const MEANS = { worn: "worn otherwise", tailor: "the tailor", kit: "from the kit", buy: "to buy" } as const;
 </script>
@@ -112,6 +118,29 @@
     {#each twins as pair, at (at)}<li>
         {pair[0] === pair[1] ? `Twice ${pair[0]}: they` : `${pair.join(" and ")}:`} make the same looks.
       </li>{/each}
+  </ul>
+{/if}
+{#if edit.worn?.begun}
+  <h2 class="heading mt-5 text-lg">Long unworn</h2>
+  {#if !unworn.length}<p class="text-sm text-bark">
+      Recorded since {day(edit.worn.begun)}: nothing hangs unworn for long.
+    </p>{/if}
+  <ul class="text-sm" data-testid="unworn">
+    {#each unworn as one (one.piece_id)}
+      {@const decided = edit.decided[one.piece_id]}
+      {@const stands = edit.proposals[one.piece_id]?.works ?? 0}
+      <li class="flex flex-wrap items-baseline gap-x-3 py-0.5" data-unworn={one.title}>
+        <span class="font-semibold first-letter:uppercase">{one.title}</span>
+        <span class="text-bark"
+          >{one.last ? `last worn ${day(one.last)}` : `not since ${day(edit.worn.begun)}`}, stands in {outfits(
+            stands,
+          )}</span
+        >
+        <button class="quiet" onclick={() => ((edit.at = one.piece_id), (edit.view = "sort"))}
+          >{decided ? sayDecision(decided.decision).toLowerCase() : "sort it"}</button
+        >
+      </li>
+    {/each}
   </ul>
 {/if}
 

@@ -36,6 +36,8 @@ export class Edit {
   decided = $state.raw<Record<string, Decided>>({});
   kit = $state.raw<Schemas["KitPieceOut"][]>([]);
   buying = $state.raw<Schemas["BuyingOut"] | null>(null);
+  /** What was worn since when, and what hangs unworn for long. */
+  worn = $state.raw<Schemas["UsesOut"] | null>(null);
   /** The piece that is being sorted, and the one that was decided last. */
   at = $state<string | null>(null);
   last = $state<string | null>(null);
@@ -103,7 +105,13 @@ export class Edit {
 
   async load(): Promise<void> {
     await this.rack.load();
-    await Promise.all([this.sorting.ask(), this.loadDecided(), this.loadBuying(), this.loadKit()]);
+    const listed = [this.loadDecided(), this.loadBuying(), this.loadKit(), this.loadWorn()];
+    await Promise.all([this.sorting.ask(), ...listed]);
+  }
+
+  async loadWorn(): Promise<void> {
+    const told = await ask(api.GET("/api/clients/{client_id}/worn", { params: this.#client }));
+    if ("data" in told) this.worn = told.data;
   }
 
   async loadDecided(): Promise<void> {

@@ -4,7 +4,7 @@ import { Compare } from "../client/compare.svelte";
 import type { Draft } from "../client/draft.svelte";
 import { NOTHING_SAID, type Setting } from "../client/facts";
 import type { History } from "../client/history.svelte";
-import { placeOfPiece } from "../client/kinds";
+import { placesOf } from "../client/kinds";
 import { notice } from "../ui/notice.svelte";
 import { POLL, settled, type Wish, wished } from "./wish";
 
@@ -145,11 +145,9 @@ export class Outfits {
 
   #body(look: Found) {
     const pieces = look.pieces.map((piece) => piece.words);
+    const places = placesOf(this.words, pieces);
     const from_rack = Object.fromEntries(
-      look.pieces.flatMap((piece) => {
-        const place = placeOfPiece(this.words, piece.words);
-        return place ? [[place, piece.piece_id]] : [];
-      }),
+      look.pieces.flatMap((piece, i) => (places[i] ? [[places[i], piece.piece_id]] : [])),
     );
     return { name: "", pieces, from_rack, facts: { ...NOTHING_SAID, setting: this.wish.setting } };
   }

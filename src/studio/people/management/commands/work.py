@@ -9,6 +9,8 @@ from typing import Any
 from django.core.management.base import BaseCommand
 from procrastinate.contrib.django import app
 
+from craft.search.crew import ready
+
 #: The queues, and what of their jobs is cleared away when it is done: of letters there are many, a look at what is due each minute.
 #: Each is worked on one at a time: two searches at once would be too much for one machine's memory.
 QUEUES = {"searches": "never", "post": "successful"}
@@ -19,6 +21,7 @@ class Command(BaseCommand):
 
     def handle(self, *args: Any, **options: Any) -> None:
         """Work until told to stop; what is in hand is finished first."""
+        ready()
         with app.replace_connector(app.connector.get_worker_connector()):  # type: ignore[attr-defined]
             asyncio.run(_work())
 
