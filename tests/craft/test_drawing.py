@@ -20,8 +20,8 @@ from craft.cloth.kinds import KINDS
 from craft.cloth.words import DRESS_CUTS, FIT, HEM, LEG_CUTS, NECK, SWIM_DETAIL, TOP_CUTS
 from craft.draw import draw_back, draw_figure, draw_look
 from craft.draw.flats import flat_of
-from craft.draw.profile import draw_profile
 from craft.draw.shapes import AREAS, Shape, moved
+from craft.draw.side import draw_profile
 from craft.draw.specimens import LOOKS, ROWS, bodies_svg, drawn_look, kinds_svg
 from craft.draw.svg import bounds, framed_svg, painted, picture_svg
 from craft.look import Look, Outfit, compose

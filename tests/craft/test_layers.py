@@ -10,7 +10,7 @@ from craft.body import Body, Measures
 from craft.cloth import Piece
 from craft.draw.back import draw_back
 from craft.draw.garments import draw_look
-from craft.draw.profile import draw_profile
+from craft.draw.side import draw_profile
 from craft.look import Look, compose
 
 BODY = Body.of(Measures.of({"stature": 168, "bust": 94, "waist": 76, "hip": 100}))

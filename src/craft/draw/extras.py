@@ -5,6 +5,7 @@ from __future__ import annotations
 from craft.cloth import Piece
 from craft.cloth.piece import colour_of
 from craft.draw.figure import arm_path, foot, leg_heights, leg_inside, leg_outside, neck_half, trunk_side
+from craft.draw.round_shoulders import knit_behind, knit_front
 from craft.draw.shapes import Fold, Point, Run, Shape, area, box, flip, folds, lines, other_side, oval, steps, whole
 from craft.draw.weave import mixed, thread, weave_of
 from craft.fit import land
@@ -12,15 +13,18 @@ from craft.look import Outfit
 from craft.wear.openings import BELT_CM
 
 
-def draw_extras(outfit: Outfit) -> tuple[Shape, ...]:
+def draw_extras(outfit: Outfit, *, back: bool = False) -> tuple[Shape, ...]:
     """What is worn besides, outermost last."""
     found: list[Shape] = []
-    for kind, piece in outfit.extras.items():
-        found += _DRAWN[kind](outfit, piece) if kind in _DRAWN else []
+    for place, piece in outfit.extras.items():
+        if piece.kind in _DRAWN:
+            found += _DRAWN[piece.kind](outfit, piece)
+        elif place == "scarf":
+            found += (knit_behind if back else knit_front)(outfit, piece)
     return tuple(found)
 
 
-def _end(outfit: Outfit, piece: Piece) -> float:
+def end_of(outfit: Outfit, piece: Piece) -> float:
     """Where the lowest edge of an extra lies above the ground, cm."""
     return land(outfit.body, piece).edge("end").height + outfit.lift
 
@@ -57,7 +61,7 @@ def _belt(outfit: Outfit, piece: Piece) -> list[Shape]:
 
 
 def _necklace(outfit: Outfit, piece: Piece) -> list[Shape]:
-    low, high = _end(outfit, piece), outfit.body.height("shoulder") + outfit.lift + 1.5
+    low, high = end_of(outfit, piece), outfit.body.height("shoulder") + outfit.lift + 1.5
     half = neck_half(outfit.body) * 1.16
     drop = high - low - 1.8
     side: list[Point] = [
@@ -81,7 +85,7 @@ def _necklace(outfit: Outfit, piece: Piece) -> list[Shape]:
 
 
 def _scarf(outfit: Outfit, piece: Piece) -> list[Shape]:
-    low, high = _end(outfit, piece), outfit.body.height("shoulder") + outfit.lift + 3.4
+    low, high = end_of(outfit, piece), outfit.body.height("shoulder") + outfit.lift + 3.4
     colour = piece.word("colour") or "camel"
     n = neck_half(outfit.body)
     weave = weave_of(piece, colour)
@@ -124,7 +128,7 @@ def _scarf(outfit: Outfit, piece: Piece) -> list[Shape]:
 
 
 def _earrings(outfit: Outfit, piece: Piece) -> list[Shape]:
-    low = _end(outfit, piece)
+    low = end_of(outfit, piece)
     x = outfit.body.stature * 0.0445
     colour = piece.word("colour") or "silver"
     hook: list[Run] = [[(x, low + 3.6), (x + 0.1, low + 2.0)], [(-x, low + 3.6), (-x - 0.1, low + 2.0)]]
@@ -133,7 +137,7 @@ def _earrings(outfit: Outfit, piece: Piece) -> list[Shape]:
 
 
 def _bag(outfit: Outfit, piece: Piece) -> list[Shape]:
-    top = _end(outfit, piece)
+    top = end_of(outfit, piece)
     body = outfit.body
     size = {"small": 0.72, "large": 1.28}.get(piece.word("size") or "", 1.0)
     x = -(body.half_breadth(body.height("hip")) + 10.0 + 5.0 * (size - 1))
@@ -164,8 +168,8 @@ def _bag(outfit: Outfit, piece: Piece) -> list[Shape]:
     ]
 
 
-def _hat(outfit: Outfit, piece: Piece) -> list[Shape]:
-    brim = _end(outfit, piece)
+def draw_hat(outfit: Outfit, piece: Piece) -> list[Shape]:
+    brim = end_of(outfit, piece)
     half = outfit.body.stature * 0.052
     colour = piece.word("colour") or "camel"
     crown: list[Run] = [
@@ -319,7 +323,7 @@ def _smoothing(outfit: Outfit, piece: Piece) -> list[Shape]:
 
 def _underslip(outfit: Outfit, piece: Piece) -> list[Shape]:
     """Beneath: from the bust to its hem."""
-    body, lift, low = outfit.body, outfit.lift, _end(outfit, piece)
+    body, lift, low = outfit.body, outfit.lift, end_of(outfit, piece)
     bust = body.height("bust")
     heights = steps(bust + 5.0, max(low - lift, body.height("crotch")), 6.0)
     side: list[Point] = [(body.half_breadth(h) + 0.3, h + lift) for h in heights]
@@ -349,5 +353,5 @@ _DRAWN = {
     "scarf": _scarf,
     "earrings": _earrings,
     "bag": _bag,
-    "hat": _hat,
+    "hat": draw_hat,
 }

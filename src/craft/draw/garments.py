@@ -65,7 +65,9 @@ def draw_look(outfit: Outfit, *, back: bool = False) -> tuple[Shape, ...]:
         is_outer = at == len(outfit.layers) - 1
         over_it += kept(f"layer{at}", partial(draw_layer, outfit, layer, at), layer, is_outer)
     layers = at_their_places(outfit, over_it)
-    extras = kept("extras", lambda: draw_extras(outfit), tuple(outfit.extras.items()), bottom_on, outfit.sock)
+    extras = kept(
+        "extras", lambda: draw_extras(outfit, back=back), tuple(outfit.extras.items()), bottom_on, outfit.sock
+    )
     beneath = (*BENEATH, "tights", "socks")
     skin = tuple(shape for shape in extras if shape.slot in beneath)
     under = tuple(shape for shape in extras if shape.slot == "belt")

@@ -129,11 +129,16 @@ def _straps(cloth: Cloth, at: Levels, peak: Point) -> list[Shape]:
     ]
 
 
-def _leg_runs(piece: Piece, at: Levels) -> list[Run]:
-    """From the side at the leg opening's top round to the middle of the crotch, on the right."""
+def leg_line(piece: Piece, at: Levels) -> float:
+    """How high a leg opening meets the side, cm above the ground."""
     words = piece.words("swim_detail")
     share = next((LEG_LINE[word] for word in LEG_LINE if word in words), USUAL_LEG)
-    top = at.crotch + share * (at.high_hip - at.crotch)
+    return at.crotch + share * (at.high_hip - at.crotch)
+
+
+def _leg_runs(piece: Piece, at: Levels) -> list[Run]:
+    """From the side at the leg opening's top round to the middle of the crotch, on the right."""
+    top = leg_line(piece, at)
     start: Point = (at.half(top), top)
     return [
         [start, (start[0] * 0.62, at.crotch + (top - at.crotch) * 0.5), (CROTCH_HALF, at.crotch)],

@@ -46,8 +46,14 @@ def _topstitch(cloth: Cloth) -> str:
     return THREAD if system_of(cloth.piece) == "denim" else thread(cloth.colour, 0.6)
 
 
-def draw_sleeves(cloth: Cloth, sleeve: Sleeve | None, key: str = "") -> list[Shape]:
-    """Both sleeves with cuffs, folds at the elbow, and what is turned up."""
+#: Sleeves by side, and whether that is the mirrored one.
+BOTH, RIGHT = (("right", False), ("left", True)), (("right", False),)
+
+
+def draw_sleeves(
+    cloth: Cloth, sleeve: Sleeve | None, key: str = "", sides: tuple[tuple[str, bool], ...] = BOTH
+) -> list[Shape]:
+    """The sleeves with cuffs, folds at the elbow, and what is turned up."""
     if sleeve is None:
         return []
     piece, name = cloth.piece, key or (f"{cloth.key}_sleeve" if cloth.slot == "layer" else "sleeve")
@@ -61,9 +67,9 @@ def draw_sleeves(cloth: Cloth, sleeve: Sleeve | None, key: str = "") -> list[Sha
         light=light_of(piece),
         opacity=opacity_of(piece),
     )
-    found = [right, other_side(right, f"{name}_left", sleeve.runs)]
+    found = [other_side(right, f"{name}_{side}", sleeve.runs) if mirrored else right for side, mirrored in sides]
     ink = thread(cloth.colour)
-    for side, mirrored in (("right", False), ("left", True)):
+    for side, mirrored in sides:
         own = [flip(run) for run in _cuff_lines(cloth, sleeve)] if mirrored else _cuff_lines(cloth, sleeve)
         clip = f"{name}_{side}"
         if own:
@@ -73,7 +79,7 @@ def draw_sleeves(cloth: Cloth, sleeve: Sleeve | None, key: str = "") -> list[Sha
             bent = flip_folds(bent)
         if bent:
             found.append(folds(f"{name}_folds_{side}", cloth.slot, bent, ink, clip=clip))
-    found += _turned_up(cloth, sleeve, name)
+    found += _turned_up(cloth, sleeve, name, sides)
     return found
 
 
@@ -128,7 +134,7 @@ def _elbow(cloth: Cloth, sleeve: Sleeve) -> list[Fold]:
     return found
 
 
-def _turned_up(cloth: Cloth, sleeve: Sleeve, name: str) -> list[Shape]:
+def _turned_up(cloth: Cloth, sleeve: Sleeve, name: str, sides: tuple[tuple[str, bool], ...]) -> list[Shape]:
     """A rolled sleeve ends in two folds of itself, a little wider than it."""
     piece = cloth.piece
     if not piece.flag("rolled"):
@@ -143,7 +149,9 @@ def _turned_up(cloth: Cloth, sleeve: Sleeve, name: str) -> list[Shape]:
             [between(c, d, 1 + wide), between(c, d, -wide)],
         ]
         shape = area(f"{name}_roll{at}_right", cloth.slot, right, cloth.colour, light="form")
-        found += [shape, other_side(shape, f"{name}_roll{at}_left", right)]
+        found += [
+            other_side(shape, f"{name}_roll{at}_{side}", right) if mirrored else shape for side, mirrored in sides
+        ]
     return found
 
 

@@ -157,7 +157,7 @@ def system_of(piece: Piece) -> str | None:
     ('denim', 'cable')
     """
     fabric, surface = piece.fabric, piece.word("surface")
-    if "leather" in fabric or "satin" in fabric or piece.slot in ("shoes", "extra"):
+    if "leather" in fabric or "satin" in fabric or piece.row.slot in ("shoes", "extra"):
         return None
     if "chunky" in fabric:
         return "cable" if piece.kind in ("knit", "cardigan") else "chunky"

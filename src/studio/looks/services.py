@@ -21,7 +21,7 @@ from craft.cloth import Piece
 from craft.draw import Shape
 from craft.draw.back import draw_back
 from craft.draw.how_to import TuckStep, tuck_steps
-from craft.draw.profile import draw_profile
+from craft.draw.side import draw_profile
 from craft.draw.svg import picture_svg
 from craft.formats.look_form import LookFacts
 from craft.judge import Aims, Judgement, Sentence, judge
