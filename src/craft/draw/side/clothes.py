@@ -8,13 +8,12 @@ from __future__ import annotations
 import math
 from collections.abc import Callable
 from functools import partial
-from itertools import pairwise
 
 from craft.draw.bottom import HANGS_BROAD, outer
 from craft.draw.frames import Cloth, Trunk
 from craft.draw.layer import OVER_ARMS, at_their_places, layer_frame, layer_half
 from craft.draw.made import made
-from craft.draw.shapes import Point, Run, Shape, area, between, lines, moved, steps
+from craft.draw.shapes import Point, Run, Shape, area, lines, moved, steps
 from craft.draw.shoe_side import draw_shoe_side
 from craft.draw.side.body import draw_arm_side, draw_body_side, side_of
 from craft.draw.side.neck import Cut, cut_of, draw_neck_side
@@ -84,12 +83,9 @@ def _hung(
 
 
 def _from(side: list[Point], height: float) -> list[Point]:
-    """A side from a height down."""
-    for a, b in pairwise(side):
-        if a[1] >= height > b[1]:
-            rest = [point for point in side if point[1] < height - 1.0]
-            return [between(a, b, (a[1] - height) / (a[1] - b[1])), *rest]
-    return side
+    """A side from one of its heights down."""
+    at = next((at for at, (_, y) in enumerate(side) if y == height), 0)
+    return [side[at], *(point for point in side[at:] if point[1] < height - 1.0)]
 
 
 def _closed(cloth: Cloth, front: list[Point], back: list[Point], above: Run) -> Shape:
@@ -161,7 +157,8 @@ def _upper(
     """A garment of the upper body from its neckline down, with what is sewn at its side, hem and neck; `over` is from how far
     above its end on a band or a seam draws it in, none where 0."""
     high = outfit.body.height("shoulder") + outfit.lift
-    front, back = _hung(outfit, steps(high - 1.5, low, 5.0 if not over else 3.0), ease, volume)
+    heights = {*steps(high - 1.5, low, 3.0 if over else 5.0), *(at for at in (cut.front, cut.back) if at > low + 1.0)}
+    front, back = _hung(outfit, sorted(heights, reverse=True), ease, volume)
     if over and outfit.bottom is not None:
         side, off = side_of(outfit.body), _bottom_ease(outfit, outfit.bottom, outfit.bottom.waistband.cm)
         at = outfit.bottom.waistband.cm - outfit.lift
