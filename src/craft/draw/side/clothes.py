@@ -144,11 +144,14 @@ def _within_leg(outfit: Outfit, bottom: WornBottom, x: float, height: float) -> 
     return within + (x - within) * falls
 
 
-def _drawn_in(side: list[Point], end: float, over: float) -> list[Point]:
-    """A side that a band holds at its lower end, from so many cm above it on."""
-    low = side[-1][1]
-    held = [max(0.0, 1.0 - (y - low) / over) ** 1.6 for _, y in side]
-    return [(x + (end - x) * share, y) for (x, y), share in zip(side, held, strict=True)]
+def _drawn_in(side: list[Point], end: float, over: float, skin: Callable[[float], float]) -> list[Point]:
+    """A side that a band holds at its lower end, from so many cm above it on; never into the skin."""
+    low, out = side[-1][1], math.copysign(1.0, side[-1][0])
+    found: list[Point] = []
+    for x, y in side:
+        held = max(0.0, 1.0 - (y - low) / over) ** 1.6
+        found.append((out * max(out * (x + (end - x) * held), out * skin(y) + 0.2), y))
+    return found
 
 
 def _upper(
@@ -162,7 +165,8 @@ def _upper(
     if over and outfit.bottom is not None:
         side, off = side_of(outfit.body), _bottom_ease(outfit, outfit.bottom, outfit.bottom.waistband.cm)
         at = outfit.bottom.waistband.cm - outfit.lift
-        front, back = _drawn_in(front, side.front(at) + off, over), _drawn_in(back, side.back(at) - off, over)
+        front = _drawn_in(front, side.front(at) + off, over, lambda y: side.front(y - outfit.lift))
+        back = _drawn_in(back, side.back(at) - off, over, lambda y: side.back(y - outfit.lift))
     front, back = _from(front, cut.front), _from(back, cut.back)
     found = [_closed(cloth, front, back, [back[0], *cut.over, front[0]])]
     how, ink = made(cloth), thread(cloth.colour)
