@@ -28,6 +28,8 @@ class DrawnWeave(BaseModel):
     width: float
     height: float
     turn: float
+    #: What it is turned about, mm.
+    about: list[float]
     marks: list[DrawnMark]
 
 
@@ -75,7 +77,7 @@ def _drawn(shape: Shape) -> DrawnShape:
 def _woven(weave: Weave) -> DrawnWeave:
     marks = [DrawnMark.model_construct(d=d, colour=colour, wide=wide) for d, colour, wide in weave.marks]
     return DrawnWeave.model_construct(
-        key=weave.key, width=weave.width, height=weave.height, turn=weave.turn, marks=marks
+        key=weave.key, width=weave.width, height=weave.height, turn=weave.turn, about=list(weave.about), marks=marks
     )
 
 

@@ -80,13 +80,13 @@ TRADE_NAMES: dict[str, dict[str, Any]] = {
     "turtleneck": {"is": "knit", "neck": "polo"},
     "vest top": {"is": "tank"},
     "cami": {"is": "camisole"},
-    "hoodie": {"is": "sweatshirt"},
+    "hoodie": {"is": "sweatshirt", "hooded": True},
     "body": {"is": "bodysuit"},
     "tunic": {"is": "blouse", "hem": "upper_thigh"},
     "trench": {"is": "coat", "belted": "medium", "fabric": ["structured"]},
     "trench coat": {"is": "coat", "belted": "medium", "fabric": ["structured"]},
     "overcoat": {"is": "coat"},
-    "parka": {"is": "coat", "hem": "mid_thigh", "fit": "relaxed"},
+    "parka": {"is": "coat", "hem": "mid_thigh", "fit": "relaxed", "hooded": True},
     "denim jacket": {"is": "jacket", "fabric": ["denim"]},
     "leather jacket": {"is": "jacket", "fabric": ["leather"]},
     "bomber": {"is": "jacket", "hem": "high_hip", "fit": "relaxed"},
@@ -248,8 +248,10 @@ def _meanings(slot: str, tokens: list[str], at: int) -> Iterator[tuple[int, str,
         if slot == "top" and phrase in ("untucked", "tucked", "bloused", "knotted", "rolled"):
             meant = {"untucked": "none", "tucked": "full", "bloused": "bloused", "knotted": "knot"}.get(phrase)
             yield (size, "tuck", meant) if meant else (size, "rolled", "")
-        if phrase in ("distressed", "padded", "tapered", "side stripe", "pushed", "darts"):
+        if phrase in ("distressed", "padded", "tapered", "side stripe", "pushed", "darts", "hooded"):
             yield size, phrase.replace(" ", "_"), ""
+        if phrase == "hood":
+            yield size, "hooded", ""
         if slot == "bottom" and phrase in ("cuffed", "inside", "outside"):
             yield (size, "cuffed", "") if phrase == "cuffed" else (size, "worn", phrase)
         if slot == "shoes" and phrase in ("ankle strap", "strap"):

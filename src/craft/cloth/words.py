@@ -22,7 +22,7 @@ TUCK = (
 )
 FABRIC = (
     *("thin", "substantial", "chunky", "clinging", "draping", "structured", "rigid", "stretch"),
-    *("satin", "ribbed", "denim", "leather", "linen", "crochet", "sheer"),
+    *("satin", "ribbed", "denim", "leather", "linen", "crochet", "sheer", "lace"),
 )
 PATTERN = (
     *("horizontal_stripe", "vertical_stripe", "small_print", "large_print"),
@@ -84,8 +84,8 @@ SOME_OF: dict[str, tuple[str, ...]] = {
 FLAGS = (
     *("cuffed", "open", "rolled", "ankle_strap", "distressed"),
     # Sleeves pushed up, one of two rolled; legs that narrow to the hem; a stripe or piping down the side; padded shoulders; darts at
-    # the waist.
-    *("pushed", "one_rolled", "tapered", "side_stripe", "padded", "darts"),
+    # the waist; a hood.
+    *("pushed", "one_rolled", "tapered", "side_stripe", "padded", "darts", "hooded"),
 )
 #: The colours a piece may have: its ground, and up to two more that are printed, woven or sewn on it.
 COLOUR_KEYS = ("colour", "second_colour", "third_colour")

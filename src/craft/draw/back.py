@@ -5,8 +5,10 @@ from __future__ import annotations
 
 from craft.cloth import Piece
 from craft.cloth.kinds import KIND
-from craft.draw.figure import draw_figure
+from craft.draw.figure import draw_figure, neck_half
+from craft.draw.frames import Cloth
 from craft.draw.garments import draw_look
+from craft.draw.hood import hood_behind
 from craft.draw.layer import at_their_places
 from craft.draw.shapes import Run, Shape, flip, lines, moved, straight
 from craft.draw.top import STANDS, top_half
@@ -104,7 +106,12 @@ def _seams(outfit: Outfit) -> list[Shape]:
             [(1.2, high - 1.0), (1.4, high - 30.0)],
         ]
         found.append(lines("yoke", top.piece.slot, "seam", runs, thread(top.colour), clip="top"))
+    high, neck = outfit.at("shoulder"), neck_half(outfit.body)
+    if top is not None and top.piece.flag("hooded"):
+        found += hood_behind(Cloth(top.piece, top.piece.slot, "top", top.colour), neck, high)
     for at, layer in enumerate(outfit.layers):
+        if layer.piece.flag("hooded"):
+            found += hood_behind(Cloth(layer.piece, "layer", f"layer{at}", layer.colour), neck, high)
         if layer.piece.kind in ("blazer", "coat", "jacket", "waistcoat"):
             high, low = outfit.body.height("shoulder") + outfit.lift - 3.0, max(layer.hem.cm, 0.0)
             vent: list[Run] = [[(0.0, high), (0.0, low)], [(1.4, low), (1.4, low + 16.0), (0.0, low + 19.0)]]

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import NamedTuple
 
+from craft.cloth import Piece
 from craft.draw.frames import Cloth, Trunk
 from craft.draw.shapes import Point, Run, Shape, area, flip
 from craft.draw.weave import light_of, thread, weave_of
@@ -37,12 +38,17 @@ COLLARS = {
 LAPELS = {"blazer": Lapel(9.0, 3.6, 8.2, 13.0), "coat": Lapel(10.0, 4.2, 10.0, 8.0)}
 
 
+def has_lapels(piece: Piece) -> bool:
+    """Whether its fronts turn back into lapels: not where it closes to a hood."""
+    return piece.kind in LAPELS and piece.word("neck") in (None, "v") and not piece.flag("hooded")
+
+
 def collar_of(cloth: Cloth, frame: Trunk) -> list[Shape]:
     """The collar of a closed garment, where it has one."""
     piece = cloth.piece
-    if piece.kind in LAPELS and piece.word("neck") in (None, "v"):
+    if has_lapels(piece):
         return lapels(cloth, frame, 0.0)
-    if neck_of(piece) in ("open_collar", "closed_collar") or piece.kind == "jacket":
+    if neck_of(piece) in ("open_collar", "closed_collar") or (piece.kind == "jacket" and not piece.flag("hooded")):
         return _shirt_collar(cloth, frame)
     return []
 

@@ -18,14 +18,17 @@ from craft.cloth import Piece
 from craft.cloth.kinds import KIND
 from craft.cloth.piece import colour_of
 from craft.draw.bib import draw_bib
+from craft.draw.collars import has_lapels
 from craft.draw.frames import Cloth, Legs, Skirt, Sleeve, Trunk
+from craft.draw.layer import HOODED_DEPTH
 from craft.draw.legs import draw_legs
 from craft.draw.objects import draw_object
-from craft.draw.shapes import Point, Run, Shape, area, other_side, steps
+from craft.draw.shapes import Point, Run, Shape, area, other_side, steps, whole
 from craft.draw.shoe_side import draw_shoe_side
 from craft.draw.skirt import sewn_skirt
 from craft.draw.swim import Levels, sewn_swim
 from craft.draw.trunk import draw_trunk
+from craft.draw.weave import thread
 from craft.fit import Landed, land
 from craft.wear import wear_shoes
 from craft.wear.ease import FIT_EASE
@@ -37,6 +40,9 @@ SWEEPS = {"a_line": 1.35, "pleated": 1.45, "shift": 1.06, "pencil": 0.90, "slip"
 NECK_HALF, SLEEVE_LEANS = 8.0, 12.0
 #: A sleeve that would lie over the body leans further, up to so many degrees, until it lies beside it.
 MOST_LEANS = 27.0
+#: Beside the armpit a sleeve is so broad, over the breadth of its upper arm; one that ends no further below than this, cm, stands
+#: off; the armpit of what is laid flat lies so far below the bust, cm (W).
+HEAD, SHORT, FLAT_ARMPIT = 0.55, 5.0, 1.0
 NECK_BROAD = {
     "boat": 1.6,
     "scoop": 1.25,
@@ -196,7 +202,8 @@ def _from_shoulder(body: Body, landed: Landed) -> Flat:
             ),
         )
         trunk = _cut_at(frame, waist)
-        return Flat((*draw_trunk(_cloth(piece, "trunk"), trunk), *draw_legs(_cloth(piece, "legs"), legs)), trunk, legs)
+        sewn = (*draw_trunk(_cloth(piece, "trunk"), trunk), *draw_legs(_cloth(piece, "legs"), legs))
+        return Flat((*_inside(piece, frame), *sewn), trunk, legs)
     if piece.kind == "dress" and frame.low < waist - 8.0:
         skirt = _skirt_frame(body, landed, waist)
         own = _through(
@@ -209,11 +216,30 @@ def _from_shoulder(body: Body, landed: Landed) -> Flat:
         skirt = replace(skirt, half=own)
         trunk = _cut_at(frame, waist - 0.6)
         shapes = (
+            *_inside(piece, frame),
             *_hung(piece, body, draw_trunk(_cloth(piece, "trunk"), trunk), trunk),
             *sewn_skirt(_cloth(piece, "skirt"), skirt, piece.word("cut") or ""),
         )
         return Flat(shapes, frame, skirt=skirt)
-    return Flat(_hung(piece, body, draw_trunk(_cloth(piece, "trunk"), frame), frame), frame)
+    drawn = _hung(piece, body, draw_trunk(_cloth(piece, "trunk"), frame), frame)
+    return Flat((*_inside(piece, frame), *drawn), frame)
+
+
+#: How deep a neckline is behind on what is laid flat, cm (W).
+FLAT_NECK_BEHIND = 2.2
+
+
+def _inside(piece: Piece, frame: Trunk) -> tuple[Shape, ...]:
+    """The inside of the back, which shows in the neck of what is laid flat."""
+    neck = frame.neck
+    if neck_of(piece) in ("polo", "halter", "one_shoulder") or _is_strapped(piece) or neck[0][1] > frame.top - 3.0:
+        return ()
+    x, y = neck[-1]
+    # A collar stands behind; without one the edge dips.
+    dip = 0.4 if neck_of(piece) in ("open_collar", "closed_collar") or has_lapels(piece) else FLAT_NECK_BEHIND
+    behind: Run = [(x, y), (x * 0.55, y - 0.8 * dip), (0.0, y - dip)]
+    runs: list[Run] = [behind[::-1], neck[::-1]]
+    return (area("inside", piece.slot, whole(runs), thread(colour_of(piece), 0.28)),)
 
 
 def _cut_at(frame: Trunk, low: float) -> Trunk:
@@ -248,7 +274,7 @@ def _trunk_frame(body: Body, landed: Landed) -> Trunk:
     waist = loose if piece.figure("waist_cm") else max(loose, chest * 0.9)
     seat = max(_girth(landed, body, "hip_cm", "hip", fit) / 4, waist)
     sweep = piece.figure("hem_sweep_cm")
-    armhole = bust + 0.3 * (top - bust)
+    armhole = bust - FLAT_ARMPIT
     marks = [(armhole, chest), (waist_at, waist), (hip_at, seat)]
     kept = [mark for mark in marks if mark[0] > hem + 3.0]
     last = _through(marks)(hem)
@@ -263,11 +289,12 @@ def _trunk_frame(body: Body, landed: Landed) -> Trunk:
     dip = _dip(piece, neck, opening, top, piece.figure("neck_depth_cm") or NECK_DEPTH[neck])
     pit: Point = (half(armhole), armhole)
     fall = start[1] - armhole
+    inner = min(end, pit[0])
     sewn = [
         start,
-        (min(end, pit[0]) - 0.9, start[1] - 0.38 * fall),
-        (min(end + 0.4, pit[0]) - 0.3, start[1] - 0.72 * fall),
-        (end + 0.7 * (pit[0] - end), armhole + 0.09 * fall),
+        (inner - 1.1, start[1] - 0.42 * fall),
+        (inner - 0.3 + 0.14 * (pit[0] - inner), start[1] - 0.74 * fall),
+        (inner + 0.58 * (pit[0] - inner), armhole + 0.09 * fall),
         pit,
     ]
     side = [pit, *((half(h), h) for h in (*(h for h, _ in kept[1:]), hem))]
@@ -322,8 +349,12 @@ def _dip(piece: Piece, neck: str, opening: float, top: float, depth: float) -> l
     """The neckline from its middle out to the shoulder."""
     edge: Point = (opening, top)
     if piece.slot == "layer":
-        depth = {"blazer": 30.0, "coat": 26.0, "waistcoat": 26.0, "cardigan": 22.0, "jacket": 7.0, "gilet": 3.0}.get(
-            piece.kind, depth
+        depth = (
+            HOODED_DEPTH
+            if piece.flag("hooded")
+            else {"blazer": 30.0, "coat": 26.0, "waistcoat": 26.0, "cardigan": 22.0, "jacket": 7.0, "gilet": 3.0}.get(
+                piece.kind, depth
+            )
         )
     if neck == "polo":
         return [(0.0, top + 4.5), (opening * 0.7, top + 4.4), (opening * 0.86, top + 4.0), (opening * 1.02, top + 0.6)]
@@ -336,7 +367,8 @@ def _dip(piece: Piece, neck: str, opening: float, top: float, depth: float) -> l
 
 
 def _sleeve(body: Body, landed: Landed, frame: Trunk) -> Sleeve | None:
-    """A sleeve that hangs a little away from the trunk."""
+    """A sleeve that hangs beside the trunk: over its head as broad as the upper arm, then down to the cuff. One that ends before
+    the arm hangs free stands off as it lies on a table."""
     piece = landed.piece
     word = sleeve_of(piece)
     length = piece.figure("sleeve_cm") or (
@@ -346,32 +378,39 @@ def _sleeve(body: Body, landed: Landed, frame: Trunk) -> Sleeve | None:
         return None
     upper = (piece.figure("upper_arm_cm") or body.girth("upper_arm") + 8) / 2
     shape = piece.word("sleeve_shape")
-    cuff = upper * (0.96 if length < 30 else 1.35 if shape == "wide" or piece.kind == "kimono" else 0.66)
+    wide = shape == "wide" or piece.kind == "kimono"
     (x, y), pit = frame.shoulder[-1], frame.armpit
-    lean = math.radians(_lean(frame, length, cuff))
-
-    def at(down: float, out: float) -> Point:
-        return (x + math.sin(lean) * down + math.cos(lean) * out, y - math.cos(lean) * down + math.sin(lean) * out)
-
-    puff = 3.4 if shape == "puffed" else 0.9
-    outer = [
-        (x, y),
-        at(min(4.0, length * 0.3), puff),
-        *([at(length * 0.5, puff * 0.5)] if length > 24 else []),
-        at(length, 0.0),
-    ]
-    end = at(length, -cuff)
-    inner = [pit, *([((pit[0] + end[0]) / 2 + 0.4, (pit[1] + end[1]) / 2)] if length > 30 else []), end]
+    out: Point = (pit[0] + HEAD * upper, pit[1] + 1.5)
+    over = math.dist((x, y), out)
+    puff = 2.6 if shape == "puffed" else 0.0
+    crown: Point = (x + 0.34 * (out[0] - x), y - 0.25 * (y - out[1]) + puff)
+    if length < over + SHORT:
+        u, v = (out[0] - x) / over, (out[1] - y) / over
+        end: Point = (x + u * length, y + v * length)
+        cuff = upper * (1.1 if wide else 0.72)
+        inside: Point = (max(end[0] + v * cuff, pit[0] + 1.8), end[1] - u * cuff)
+        outer = [(x, y), crown, end] if length > 12.0 else [(x, y), end]
+        return Sleeve(outer, [pit, inside], math.degrees(math.atan2(u, -v)), frame.armhole)
+    cuff = upper * (1.35 if wide else 0.66 if length > 45.0 else 0.76)
+    lean = math.radians(_lean(frame, out, length - over, cuff))
+    down = length - over
+    foot: Point = (out[0] + math.sin(lean) * down, out[1] - math.cos(lean) * down)
+    inside = (foot[0] - math.cos(lean) * cuff, foot[1] - math.sin(lean) * cuff)
+    half: Point = (
+        out[0] + math.sin(lean) * down * 0.5 + (1.2 if shape == "puffed" else 0.0),
+        out[1] - math.cos(lean) * down * 0.5,
+    )
+    outer = [(x, y), crown, (out[0] + puff * 0.6, out[1]), *([half] if down > 16.0 else []), foot]
+    inner = [pit, ((pit[0] + inside[0]) / 2 + 0.5, (pit[1] + inside[1]) / 2), inside]
     return Sleeve(outer, inner, math.degrees(lean), frame.armhole)
 
 
-def _lean(frame: Trunk, length: float, cuff: float) -> float:
+def _lean(frame: Trunk, out: Point, down: float, cuff: float) -> float:
     """How far a sleeve leans so that its cuff lies beside the body, degrees."""
-    x, y = frame.shoulder[-1]
     for lean in range(int(SLEEVE_LEANS), int(MOST_LEANS) + 1):
         turn = math.radians(lean)
-        low = y - math.cos(turn) * length
-        if x + math.sin(turn) * length - math.cos(turn) * cuff > frame.half(max(low, frame.low)) + 1.5:
+        low = out[1] - math.cos(turn) * down
+        if out[0] + math.sin(turn) * down - math.cos(turn) * cuff > frame.half(max(low, frame.low)) + 1.5:
             return float(lean)
     return MOST_LEANS
 

@@ -4,7 +4,7 @@ and know nothing of either."""
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from craft.cloth import Piece
 from craft.draw.shapes import Point, Run, back, flip
@@ -101,6 +101,28 @@ class Trunk:
         above: list[Run] = self.left_above or [self.neck, self.shoulder, self.armhole]
         left: list[Run] = [*above, self.side_left or self.side]
         return [*right, self.hem, *(flip(run) for run in back(left))]
+
+
+#: How far an armhole curves in towards the chest, cm (W).
+CURVES_IN = 0.7
+
+
+def armhole_of(start: Point, pit: Point) -> list[Point]:
+    """Where a sleeve is sewn in, or the bare edge where there is none, from the shoulder's end down to the armpit."""
+    fall, out = start[1] - pit[1], pit[0] - start[0]
+    parts = ((0.34, 0.26), (0.68, 0.66))
+    return [start, *((start[0] + out * share - CURVES_IN, start[1] - fall * part) for part, share in parts), pit]
+
+
+def raglan(frame: Trunk) -> Trunk:
+    """The same garment with sleeves that run up to the neck instead of being set in at the shoulder."""
+    sleeve = frame.sleeve
+    if sleeve is None:
+        return frame
+    neck, (x, y) = frame.neck[-1], frame.armpit
+    seam = [neck, (0.3 * neck[0] + 0.62 * x, 0.5 * neck[1] + 0.5 * y), (x * 0.93, 0.14 * neck[1] + 0.86 * y), (x, y)]
+    outer = [*frame.shoulder, *sleeve.outer[1:]]
+    return replace(frame, shoulder=[neck], armhole=seam, sleeve=replace(sleeve, outer=outer, armhole=seam))
 
 
 @dataclass(frozen=True)

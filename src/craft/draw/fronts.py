@@ -17,10 +17,10 @@ def front_of(cloth: Cloth, frame: Trunk) -> list[Shape]:
     buttons: list[Run] = []
     if how.placket:
         strokes += [[(-1.5, top), (-1.5, low)], [(1.5, top), (1.5, low)]]
-    elif how.opens:
-        strokes += [[(0.0, top), (0.0, low)]]
     elif how.zip:
         strokes += [[(-0.5, top), (-0.5, low)], [(0.5, top), (0.5, low)]]
+    elif how.opens:
+        strokes += [[(0.0, top), (0.0, low)]]
     if how.buttons:
         start = min(top - 1.5, frame.waist + 4.0) if piece.kind in ("blazer", "coat") else top - 2.5
         for at in range(how.buttons):

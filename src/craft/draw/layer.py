@@ -6,10 +6,11 @@ from collections.abc import Iterable
 from dataclasses import replace
 
 from craft.cloth.kinds import UNDER_LAYER
-from craft.draw.collars import LAPELS, lapels
+from craft.draw.collars import has_lapels, lapels
 from craft.draw.figure import SHOULDER_SLOPE, armpit_of, neck_half, shoulder_line
-from craft.draw.frames import Cloth, Trunk
+from craft.draw.frames import Cloth, Trunk, armhole_of
 from craft.draw.fronts import welts
+from craft.draw.hood import hood_of
 from craft.draw.made import made
 from craft.draw.shapes import (
     Fold,
@@ -43,6 +44,8 @@ UNDER_ANOTHER = 0.55
 ROUND_TO = 6.0
 #: How deep a closed front opens at the neck, cm, by kind.
 NECK_DEPTH = {"blazer": 26.0, "waistcoat": 24.0, "coat": 20.0, "cardigan": 20.0, "jacket": 9.0, "gilet": 6.0}
+#: What has a hood closes up to it, cm.
+HOODED_DEPTH = 7.0
 #: From so far below the waist on an open layer shows its lining, cm.
 LINING_SHOWS = 18.0
 #: Kinds without sleeves that fall over the arms.
@@ -84,14 +87,14 @@ def layer_frame(outfit: Outfit, layer: WornLayer) -> Trunk:
     shoulder = [start, *((x, y + 0.7) for x, y in line if neck + 2.0 < x < end[0] - 3.0), end]
     armpit = armpit_of(body) + lift - 1.0 * layer.volume
     said = layer.piece.figure("neck_depth_cm")
-    depth = NECK_DEPTH.get(layer.piece.kind, 14.0) if said is None else said
+    usual = HOODED_DEPTH if layer.piece.flag("hooded") else NECK_DEPTH.get(layer.piece.kind, 14.0)
+    depth = usual if said is None else said
     # A shallow neck runs round; a deep one meets in a point.
     round_neck = depth <= ROUND_TO
     runs_round: list[Point] = [(0.0, high - depth), (neck * 0.62, high - 0.72 * depth), start]
     dip = runs_round if round_neck else [(0.0, high - depth), start]
-    fall, inner = end[1] - armpit, min(end[0], layer_half(outfit, layer, armpit)) - 1.6
     pit: Point = (layer_half(outfit, layer, armpit), armpit)
-    armhole = [end, (inner + 0.6, end[1] - 0.35 * fall), (inner + 0.3, end[1] - 0.68 * fall), pit]
+    armhole = armhole_of(end, pit)
     side = [(layer_half(outfit, layer, h), h) for h in steps(armpit, min(_low(layer), armpit - 2.0), 6.0)]
     low = _low(layer)
     hem: list[Point] = [side[-1], (side[-1][0] * 0.5, low), (0.0, low), (-side[-1][0] * 0.5, low), (-side[-1][0], low)]
@@ -147,7 +150,7 @@ def _open(cloth: Cloth, frame: Trunk, gap: float) -> list[Shape]:
     piece, low = cloth.piece, frame.low
     start = frame.neck[-1]
     chest, foot = frame.half(frame.bust) * GAP_TOP * gap, frame.half(low) * GAP_HEM * gap
-    cutaway = piece.kind in LAPELS or piece.kind == "waistcoat"
+    cutaway = has_lapels(piece) or piece.kind == "waistcoat"
     corner: list[Run] = [[(foot, low), (foot * 0.98, low + 2.0)]]
     if cutaway:
         corner = [[(foot + 4.5, low), (foot + 1.4, low + 1.0), (foot, low + 4.5)]]
@@ -166,7 +169,7 @@ def _open(cloth: Cloth, frame: Trunk, gap: float) -> list[Shape]:
     # Lapels bring the back of their own collar.
     found = [
         *_lining(cloth, frame),
-        *([] if piece.kind in LAPELS else [inside]),
+        *([] if has_lapels(piece) else [inside]),
         *draw_sleeves(cloth, frame.sleeve),
         right,
         other_side(right, f"{cloth.key}_left", runs),
@@ -213,13 +216,14 @@ def _open(cloth: Cloth, frame: Trunk, gap: float) -> list[Shape]:
         if how.welts:
             pockets = [run for run in welts(frame, how.welts) if (run[0][0] < 0) == mirrored]
             found.append(lines(f"{cloth.key}_pockets_{name}_front", cloth.slot, "edge", pockets, ink, clip=clip))
-    if piece.kind in LAPELS:
+    if has_lapels(piece):
         found += lapels(cloth, frame, chest * 1.02)
+    found += hood_of(cloth, frame)
     if how.buttons:
-        y0, y1 = (frame.bust - 14.0, frame.bust - 24.0) if piece.kind in LAPELS else (frame.bust + 4.0, low + 6.0)
+        y0, y1 = (frame.bust - 14.0, frame.bust - 24.0) if has_lapels(piece) else (frame.bust + 4.0, low + 6.0)
         gap = chest * 1.1
         spots: list[Run] = []
-        for step in range(1 if piece.kind in LAPELS else how.buttons):
+        for step in range(1 if has_lapels(piece) else how.buttons):
             y = y0 + (y1 - y0) * step / max(how.buttons - 1, 1)
             down = max(0.0, min(1.0, (frame.bust - y) / max(frame.bust - low, 1.0)))
             if y > low + 3.0:

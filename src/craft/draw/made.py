@@ -55,4 +55,6 @@ MADE: dict[str, Made] = {
 
 def made(cloth: Cloth) -> Made:
     """How this piece is made."""
-    return MADE.get(cloth.piece.kind, Made())
+    row = MADE.get(cloth.piece.kind, Made())
+    # What closes to a hood has a zip.
+    return row._replace(buttons=0, zip=True) if row.opens and cloth.piece.flag("hooded") else row

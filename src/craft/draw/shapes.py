@@ -27,13 +27,15 @@ _NUMBER = re.compile(r"(-?\d+)")
 
 
 class Weave(NamedTuple):
-    """Cloth as a tile of marks over its ground, mm: each mark is a path, a colour, and a line's width (0 is filled)."""
+    """Cloth as a tile of marks over its ground, mm: each mark is a path, a colour, and a line's width (0 is filled). It is turned
+    by so many degrees about a point, where it meets the cloth that it is sewn to."""
 
     key: str
     width: float
     height: float
     turn: float
     marks: tuple[tuple[str, str, float], ...]
+    about: Point = (0.0, 0.0)
 
 
 @dataclass(frozen=True, slots=True)
@@ -254,10 +256,15 @@ def moved(
     return replace(shape, d="".join(out), points=points, slot=slot or shape.slot)
 
 
+def _mirrored(weave: Weave) -> Weave:
+    x, y = weave.about
+    return weave._replace(key=f"{weave.key}l", turn=-weave.turn, about=(-x, y))
+
+
 def other_side(shape: Shape, key: str, right: Iterable[Run]) -> Shape:
     """The same area on the left of the midline, from the runs of the right one."""
     runs = [flip(run) for run in right if len(run) > 1]
-    weave = shape.weave._replace(key=f"{shape.weave.key}l", turn=-shape.weave.turn) if shape.weave else None
+    weave = _mirrored(shape.weave) if shape.weave else None
     points = tuple(point for run in runs for point in run)
     clip = shape.clip.replace("_right", "_left") if shape.clip else None
     return replace(shape, key=key, d=path_of(runs, closed=True), points=points, weave=weave, clip=clip)

@@ -49,16 +49,17 @@ ROWS: tuple[tuple[str, tuple[Words, ...]], ...] = (
         {"is": "dress", "cut": "shift", "pattern": "horizontal_stripe", "colour": "white"},
     )),
     ("Tops", (
-        {"is": "tee"}, {"is": "tank", "colour": "black"}, {"is": "camisole", "fabric": ["satin"]}, {"is": "shirt"},
-        {"is": "shirt", "pattern": "vertical_stripe", "colour": "light_blue"},
-        {"is": "blouse", "sleeve_shape": "puffed"}, {"is": "blouse", "cut": "wrap", "colour": "teal"},
-        {"is": "knit", "colour": "burgundy"}, {"is": "knit", "fabric": ["chunky"], "colour": "cream", "neck": "polo"},
-        {"is": "knit", "fabric": ["ribbed"], "neck": "v", "colour": "mustard"}, {"is": "sweatshirt", "pattern": "lettering", "second_colour": "navy"}, {"is": "bodysuit"},
+        {"is": "tee", "hem": "hip"}, {"is": "tank", "colour": "black", "hem": "hip"}, {"is": "camisole", "fabric": ["satin"], "hem": "hip"},
+        {"is": "shirt", "hem": "seat"}, {"is": "shirt", "pattern": "check", "colour": "light_blue", "second_colour": "navy", "hem": "seat"},
+        {"is": "blouse", "sleeve_shape": "puffed", "fabric": ["lace"], "hem": "hip"}, {"is": "blouse", "cut": "wrap", "colour": "teal"},
+        {"is": "knit", "colour": "burgundy", "hem": "hip"}, {"is": "knit", "fabric": ["chunky"], "colour": "cream", "neck": "polo", "hem": "hip"},
+        {"is": "knit", "fabric": ["ribbed"], "neck": "v", "colour": "mustard", "hem": "hip"},
+        {"is": "sweatshirt", "colour": "grey", "hooded": True, "hem": "hip"}, {"is": "bodysuit"},
     )),
     ("Layers", (
-        {"is": "blazer"}, {"is": "blazer", "surface": "textured", "colour": "brown"}, {"is": "jacket"},
+        {"is": "blazer", "hem": "seat"}, {"is": "blazer", "surface": "textured", "colour": "brown", "hem": "seat"}, {"is": "jacket", "hooded": True, "hem": "hip", "colour": "olive"},
         {"is": "jacket", "fabric": ["denim"], "colour": "mid_blue"}, {"is": "jacket", "fabric": ["leather"], "colour": "black"},
-        {"is": "waistcoat"}, {"is": "gilet"}, {"is": "cardigan", "colour": "sage"}, {"is": "coat"},
+        {"is": "waistcoat"}, {"is": "gilet"}, {"is": "cardigan", "colour": "sage", "hem": "hip"}, {"is": "coat"},
         {"is": "duster"}, {"is": "kimono", "pattern": "small_print", "colour": "teal"}, {"is": "cape"},
     )),
     ("Shoes", (
@@ -100,14 +101,28 @@ LOOKS: tuple[tuple[str, tuple[Words, ...]], ...] = (
 ON_THREE = ({"is": "trousers", "cut": "straight", "hem": "ankle"}, {"is": "knit", "colour": "cream", "tuck": "front"},
             {"is": "blazer", "open": True}, {"is": "loafers"})  # fmt: skip
 
-#: The sheet, px: its breadth, a cell, a row of figures, its margins; colours of the house.
-WIDE, CELL, TALL, FIGURES, EDGE = 1600, 124, 150, 420, 24
+#: What a specimen is worn with, by its slot: what shows how it hangs and hides nothing of it.
+WORN_WITH: Mapping[str, tuple[Words, ...]] = {
+    "layer": ({"is": "tee", "colour": "ivory", "tuck": "full"}, {"is": "trousers", "colour": "beige"}),
+    "top": ({"is": "trousers", "colour": "beige"},),
+}
+#: The sheet, px: its breadth, a cell, a row of flats, a row of the same worn, one of whole looks, its margins; colours of the house.
+WIDE, CELL, TALL, WORN, FIGURES, EDGE = 1600, 124, 150, 250, 420, 24
 PAPER, WALNUT, BARK = "#f4efe4", "#35261b", "#6a5644"
 
 
 def drawn_look(pieces: Sequence[Words], measures: Measures = USUAL) -> tuple[Shape, ...]:
     """A look of the sheets on a body."""
     return draw_dressed(compose(Body.of(measures), Look.of(pieces)))
+
+
+def worn_with(words: Words) -> tuple[Words, ...]:
+    """A specimen with what it is worn with; shoes stand on bare legs, so does whatever else can be worn alone.
+
+    >>> [piece["is"] for piece in worn_with({"is": "shirt"})], len(worn_with({"is": "loafers"}))
+    (['trousers', 'shirt'], 1)
+    """
+    return (*WORN_WITH.get(Piece.of(words).slot, ()), words)
 
 
 def named(words: Words) -> str:
@@ -135,6 +150,20 @@ def _placed(shapes: Sequence[Shape], name: str, x: float, top: float, wide: floa
     )
 
 
+#: What is shown of a figure where its feet are looked at: half its breadth and its height, mm.
+FEET = (230, 800)
+
+
+def _lower(shapes: Sequence[Shape], name: str, x: float, top: float) -> str:
+    """The legs of a figure from above the knee down."""
+    half, tall = FEET
+    scale = (WORN - 24) / tall
+    return (
+        f'<svg x="{x - half * scale:.1f}" y="{top:.1f}" width="{2 * half * scale:.1f}" height="{WORN - 24}"'
+        f' viewBox="{-half} {-tall} {2 * half} {tall}"><g transform="scale(1 -1)">{painted(shapes, name)}</g></svg>'
+    )
+
+
 def _sheet(title: str, tall: float, parts: Iterable[str], wide: int = WIDE) -> str:
     return (
         f'<svg xmlns="http://www.w3.org/2000/svg" width="{wide}" height="{tall:.0f}" viewBox="0 0 {wide} {tall:.0f}"'
@@ -157,7 +186,12 @@ def kinds_svg() -> str:
             shapes = flat_of(body, Piece.of(words)).shapes
             parts.append(_placed(shapes, f"s{row}-{at}-", x, y, CELL - 14, TALL - 26, most))
             parts.append(_text(x, y + TALL - 8, named(words), size=10))
-        y += TALL + 8
+            figure = drawn_look(worn_with(words))
+            if title == "Shoes":
+                parts.append(_lower(figure, f"f{row}-{at}-", x, y + TALL))
+            else:
+                parts.append(_placed(figure, f"f{row}-{at}-", x, y + TALL, CELL, WORN - 24, 0.125))
+        y += TALL + WORN
     parts.append(_text(EDGE, y + 10, "Worn", size=15, colour=WALNUT, at="start"))
     y += 22
     for at, (name, look) in enumerate(LOOKS):

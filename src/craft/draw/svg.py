@@ -8,7 +8,7 @@ from dataclasses import replace
 from html import escape
 
 from craft.cloth.colour import hex_of
-from craft.draw.shapes import AREAS, Shape
+from craft.draw.shapes import AREAS, Shape, Weave
 
 #: Lines by what they are: colour (none takes the shape's own), width in mm of the real thing, dashes, opacity.
 INK = "#35261b"
@@ -122,6 +122,11 @@ def bounds(shapes: Iterable[Shape]) -> tuple[float, float, float, float]:
     return min(xs), min(ys), max(xs), max(ys)
 
 
+def _turned(weave: Weave) -> str:
+    """An angle, and the point that it is about."""
+    return " ".join(f"{value:g}" for value in (weave.turn, *(weave.about if any(weave.about) else ())))
+
+
 def _defs(shapes: Sequence[Shape], name: str) -> Iterable[str]:
     for weave in dict.fromkeys(shape.weave for shape in shapes if shape.weave):
         marks = "".join(
@@ -132,7 +137,7 @@ def _defs(shapes: Sequence[Shape], name: str) -> Iterable[str]:
         )
         yield (
             f'<pattern id="{name}{weave.key}" width="{weave.width:g}" height="{weave.height:g}"'
-            f' patternUnits="userSpaceOnUse" patternTransform="rotate({weave.turn:g})">{marks}</pattern>'
+            f' patternUnits="userSpaceOnUse" patternTransform="rotate({_turned(weave)})">{marks}</pattern>'
         )
     for light in sorted({shape.light for shape in shapes if shape.light}):
         stops = "".join(

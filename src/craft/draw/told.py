@@ -10,7 +10,13 @@ from craft.look import Outfit
 from craft.wear.top import TUCKS
 
 #: How a piece is worn, by the flag that says so.
-_WORN = {"open": "open", "cuffed": "cuffed", "rolled": "sleeves rolled", "pushed": "sleeves pushed up"}
+_WORN = {
+    "open": "open",
+    "cuffed": "cuffed",
+    "rolled": "sleeves rolled",
+    "pushed": "sleeves pushed up",
+    "hooded": "with a hood",
+}
 
 
 def what_is_worn(outfit: Outfit) -> tuple[str, ...]:

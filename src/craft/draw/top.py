@@ -8,7 +8,7 @@ from itertools import pairwise
 
 from craft.draw.bottom import EASE_SHOWS, outer
 from craft.draw.figure import SHOULDER_SLOPE, arm_path, armpit_of, neck_half, shoulder_line
-from craft.draw.frames import Cloth, Sleeve, Trunk
+from craft.draw.frames import Cloth, Sleeve, Trunk, armhole_of
 from craft.draw.shapes import Point, Run, Shape, along, area, other_side, steps
 from craft.draw.trunk import draw_trunk
 from craft.look import Outfit
@@ -170,7 +170,7 @@ def top_frame(outfit: Outfit, top: WornTop) -> Trunk:
     edge = [(share, max(height, 0.0)) for share, height in _bottom_edge(outfit, top)]
     right_low, left_low = edge[0][1], edge[-1][1]
     pit = (top_half(outfit, top, armpit), armpit)
-    armhole = _armhole(shoulder[-1], pit)
+    armhole = armhole_of(shoulder[-1], pit)
 
     def side(low: float) -> list[Point]:
         return [(top_half(outfit, top, h), h) for h in steps(armpit, min(low, armpit - 2.0), 5.0)]
@@ -212,12 +212,6 @@ def _taken_up(top: WornTop) -> float:
     return 0.72 if top.piece.flag("rolled") else 0.76 if top.piece.flag("pushed") else 1.0
 
 
-def _armhole(start: Point, pit: Point) -> list[Point]:
-    """Where the sleeve is sewn in, or the bare edge where there is none: it curves in towards the chest."""
-    fall, inner = start[1] - pit[1], min(start[0], pit[0]) - 1.4
-    return [start, (inner + 0.5, start[1] - 0.35 * fall), (inner + 0.3, start[1] - 0.68 * fall), pit]
-
-
 def _strapped(frame: Trunk) -> Trunk:
     """A top on straps: it ends above the bust in a point under each of them."""
     half, low = frame.half(frame.bust), frame.armpit[1]
@@ -256,6 +250,9 @@ def sleeve_on(outfit: Outfit, share: float, room: float, frame: Trunk, shape: st
     inner = [pit, *(p for p in right if p[1] < pit[1] - 2.0)]
     (x, y), (low_x, low_y) = left[-1], right[-1]
     outer = outer if len(outer) > 1 else [start, (x, y)]
+    if shape == "puffed":
+        # Gathered into its head, it stands up from the shoulder.
+        outer = [start, (start[0] + 1.6, start[1] + 1.7), *outer[1:]]
     inner = inner if len(inner) > 1 else [pit, (low_x, min(low_y, pit[1] - 0.5))]
     top, end = arm[0][0], arm[-1][0]
     return Sleeve(outer, inner, math.degrees(math.atan2(end[0] - top[0], top[1] - end[1])), frame.armhole)

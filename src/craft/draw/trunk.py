@@ -5,18 +5,20 @@ from __future__ import annotations
 import math
 
 from craft.draw.collars import collar_of
-from craft.draw.frames import Cloth, Sleeve, Trunk
+from craft.draw.frames import Cloth, Sleeve, Trunk, raglan
 from craft.draw.fronts import front_of
+from craft.draw.hood import hood_of
 from craft.draw.made import made
 from craft.draw.panels import lettering, side_panels
 from craft.draw.shapes import Fold, Point, Run, Shape, area, between, flip, flip_folds, folds, lines, other_side, oval
-from craft.draw.weave import THREAD, light_of, opacity_of, system_of, thread, weave_of
+from craft.draw.weave import REPEAT, THREAD, light_of, met_at, opacity_of, system_of, thread, weave_of
 from craft.wear.openings import neck_of
 
 
 def draw_trunk(cloth: Cloth, frame: Trunk) -> tuple[Shape, ...]:
     """A closed garment of the upper body: sleeves, body, what is sewn on it."""
     piece = cloth.piece
+    frame = frame if made(cloth).set_in else raglan(frame)
     body = area(
         cloth.key,
         cloth.slot,
@@ -38,7 +40,7 @@ def draw_trunk(cloth: Cloth, frame: Trunk) -> tuple[Shape, ...]:
         found.append(folds(f"{cloth.key}_folds", cloth.slot, bent, ink, clip=cloth.key))
     found += _neckband(cloth, frame)
     found += [*lettering(cloth, frame), *front_of(cloth, frame)]
-    found += collar_of(cloth, frame)
+    found += [*collar_of(cloth, frame), *hood_of(cloth, frame)]
     return tuple(found)
 
 
@@ -58,6 +60,8 @@ def draw_sleeves(
         return []
     piece, name = cloth.piece, key or (f"{cloth.key}_sleeve" if cloth.slot == "layer" else "sleeve")
     weave = weave_of(piece, cloth.colour, sleeve.turn)
+    if piece.word("pattern") in REPEAT:
+        weave = met_at(weave, sleeve.armhole[len(sleeve.armhole) // 2])
     right = area(
         f"{name}_right",
         cloth.slot,
@@ -162,9 +166,6 @@ def _seams(cloth: Cloth, frame: Trunk) -> list[Run]:
     if how.yoke:
         a, b = between(frame.shoulder[0], frame.shoulder[-1], 0.06), frame.armhole[min(1, len(frame.armhole) - 1)]
         right.append([(a[0] + 0.6, a[1] - 3.2), (b[0] * 0.75, b[1] - 0.6), (b[0], b[1] + 1.0)])
-    if not how.set_in and frame.sleeve is not None:
-        # A raglan seam runs from the neck to the armpit.
-        right.append([frame.neck[-1], (frame.armpit[0] * 0.72, (frame.top + frame.armpit[1]) / 2), frame.armpit])
     if (
         piece.kind in ("blazer", "waistcoat", "coat")
         or piece.flag("darts")

@@ -11,7 +11,7 @@ from functools import lru_cache
 
 from craft.cloth import Piece
 from craft.cloth.colour import hex_of
-from craft.draw.shapes import Light, Weave
+from craft.draw.shapes import Light, Point, Weave
 
 #: What dark and light marks are mixed from.
 INK, PAPER, THREAD = "#1d1712", "#fffaf0", "#cf9f5f"
@@ -97,6 +97,21 @@ def _crochet(ground: str, _: str) -> Marks:
     )  # fmt: skip
 
 
+def _lace(ground: str, _: str) -> Marks:
+    """Blossoms on a fine net, worked lighter or darker than it."""
+    petals = ((0.0, 5.4), (5.1, 1.7), (3.2, -4.4), (-3.2, -4.4), (-5.1, 1.7))
+    bloom = "".join(_ring(18 + dx, 18 + dy, 3.0) for dx, dy in petals)
+    corner = "".join(
+        _ring(x + dx * 0.5, y + dy * 0.5, 1.7) for x, y in ((0, 0), (36, 0), (0, 36), (36, 36)) for dx, dy in petals
+    )
+    net = "".join(f"M{x} 0L{x + 36} 36M{x + 36} 0L{x} 36" for x in range(-36, 37, 6))
+    return (
+        (net, _tone(ground, 0.16), 0.7),
+        (bloom + corner, _tone(ground, 0.42), 1.5),
+        (_ring(18, 18, 1.6) + "M18 26Q27 30 34 20M18 10Q9 6 2 16", _tone(ground, 0.42), 1.3),
+    )
+
+
 def _brushed(ground: str, _: str) -> Marks:
     return (("M2 2v3M9 6v3M5 10v3M13 1v3M12 12v3", _tone(ground, 0.16), 1.2),)
 
@@ -121,6 +136,7 @@ SYSTEMS: dict[str, tuple[float, float, float, Callable[[str, str], Marks]]] = {
     "linen": (26, 24, 0, _linen),
     "tweed": (16, 18, 0, _tweed),
     "crochet": (20, 20, 0, _crochet),
+    "lace": (36, 36, 0, _lace),
     "brushed": (15, 15, 0, _brushed),
     "metal": (12, 12, 0, _metal),
 }
@@ -134,7 +150,7 @@ REPEAT = {
     "animal": 6.0,
 }
 #: Which cloth a word of the cloth means; the first that is said counts.
-_BY_FABRIC = (("denim", "denim"), ("crochet", "crochet"), ("ribbed", "rib"), ("linen", "linen"))
+_BY_FABRIC = (("denim", "denim"), ("crochet", "crochet"), ("lace", "lace"), ("ribbed", "rib"), ("linen", "linen"))
 _BY_KIND = {
     "jeans": "denim",
     "dungarees": "denim",
@@ -181,6 +197,18 @@ def opacity_of(piece: Piece) -> float:
     if "sheer" in piece.fabric or piece.word("sheerness") == "see_through":
         return 0.45
     return 0.72 if piece.word("sheerness") == "half_sheer" else 1.0
+
+
+def met_at(weave: Weave | None, seam: Point) -> Weave | None:
+    """A turned cloth whose pattern meets its neighbour's at a point of the seam between them, cm.
+
+    >>> met_at(weave_of(Piece.of({"is": "tee", "pattern": "check"}), "white", 20.0), (18.0, 120.0)).about
+    (180.0, 1200.0)
+    """
+    if weave is None or not weave.turn:
+        return weave
+    x, y = round(seam[0] * 10), round(seam[1] * 10)
+    return weave._replace(key=f"{weave.key}{_key(x, y)}", about=(float(x), float(y)))
 
 
 @lru_cache(maxsize=4096)

@@ -153,7 +153,7 @@ def band(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield con(0.2, "bulk_at_tuck", where, "Band adds to the middle", text, held)
 
 
-@rule("rise.dated", about="legs", looks_at=("bottom",), reads=("heel",), schools=("rise_naming",))
+@rule("rise.dated", about="legs", looks_at=BOTTOM, reads=("heel",), schools=("rise_naming",))
 def dated(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A low band on a skin-tight leg reads of another decade."""
     bottom = outfit.bottom

@@ -39,7 +39,7 @@ DECADES = {
 COSTUME_FROM = 4
 #: What is childish by itself; from this formality a piece beside it is grown up (0 to 4; W).
 CHILDISH, CHILDISH_PATTERNS, GROWN_UP = ("dungarees",), ("lettering",), 2.3
-_SOFT = frozenset({"draping", "satin", "chunky", "linen", "crochet"})
+_SOFT = frozenset({"draping", "satin", "chunky", "linen", "crochet", "lace"})
 _CRISP = frozenset({"structured", "rigid", "leather"})
 
 

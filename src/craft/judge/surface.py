@@ -16,7 +16,20 @@ rule = Subject("surface", "Colour, pattern, texture (10)")
 
 #: Surfaces that catch the light or cast a shadow: each counts as a texture beside a plain one.
 LIVELY = frozenset(
-    {"leather", "satin", "chunky", "ribbed", "linen", "crochet", "sheer", "shiny", "brushed", "textured", "denim"}
+    {
+        "leather",
+        "satin",
+        "chunky",
+        "ribbed",
+        "linen",
+        "crochet",
+        "lace",
+        "sheer",
+        "shiny",
+        "brushed",
+        "textured",
+        "denim",
+    }
 )
 
 

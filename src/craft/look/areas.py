@@ -14,7 +14,7 @@ from craft.wear import WornBottom, WornLayer, WornShoes, WornTop
 #: How much of the front an open layer covers, and a layer without sleeves that is closed.
 OPEN_COVERS, CLOSED_COVERS = 0.4, 1.0
 #: Cloths by the surface the eye sees; the first that is named holds.
-SURFACES = ("leather", "satin", "chunky", "ribbed", "denim", "linen", "crochet", "sheer")
+SURFACES = ("leather", "satin", "chunky", "ribbed", "denim", "linen", "crochet", "sheer", "lace")
 
 
 class Area(NamedTuple):

@@ -26,7 +26,7 @@ DARTS, CROPPED, AT_WAIST, NARROW = 0.6, 0.6, 4.0, 0.93
 LIES_FLAT, ROLLS = 18.0, 0.02
 #: What a top has in slack from this volume on is pushed under a band with it, so much a step of volume, in whatever cloth (W).
 SLACK_FROM, SLACK = 2.0, 0.2
-CLOTH_THICKNESS = {"chunky": 0.9, "substantial": 0.5, "thin": 0.05, "satin": 0.06, "crochet": 0.35}
+CLOTH_THICKNESS = {"chunky": 0.9, "substantial": 0.5, "thin": 0.05, "satin": 0.06, "crochet": 0.35, "lace": 0.08}
 
 
 class TuckRow(NamedTuple):

@@ -8,12 +8,13 @@ from __future__ import annotations
 import math
 from collections.abc import Callable
 from functools import partial
+from typing import NamedTuple
 
 from craft.draw.bottom import HANGS_BROAD, outer
 from craft.draw.frames import Cloth, Trunk
 from craft.draw.layer import OVER_ARMS, at_their_places, layer_frame, layer_half
 from craft.draw.made import made
-from craft.draw.shapes import Point, Run, Shape, area, lines, moved, steps
+from craft.draw.shapes import Point, Run, Shape, area, between, lines, moved, steps
 from craft.draw.shoe_side import draw_shoe_side
 from craft.draw.side.body import draw_arm_side, draw_body_side, side_of
 from craft.draw.side.neck import Cut, cut_of, draw_neck_side
@@ -23,7 +24,7 @@ from craft.draw.side.worn import draw_beneath_side, draw_besides_side
 from craft.draw.top import is_strapped, top_frame, top_half
 from craft.draw.weave import light_of, opacity_of, thread, weave_of
 from craft.look import Outfit
-from craft.wear import WornBottom, WornLayer
+from craft.wear import WornBottom, WornLayer, WornTop
 
 #: From this volume on, cloth hangs plumb from the furthest point above it; a fitted one follows the body (0 to 4) (W).
 PLUMB, FOLLOWS = 2.4, 0.9
@@ -42,7 +43,7 @@ def draw_profile(outfit: Outfit) -> tuple[Shape, ...]:
     """
     top, sleeve = _top(outfit)
     bottom = _bottom(outfit)
-    tucked = outfit.top is not None and outfit.top.tucked
+    tucked = outfit.top is not None and _all_in(outfit.top)
     inside = outfit.bottom is not None and outfit.bottom.inside
     in_one = outfit.one_piece is not None and outfit.look.piece("bottom") is None
     clothes = (*top, *bottom) if tucked or in_one else (*bottom, *top)
@@ -88,9 +89,9 @@ def _from(side: list[Point], height: float) -> list[Point]:
     return [side[at], *(point for point in side[at:] if point[1] < height - 1.0)]
 
 
-def _closed(cloth: Cloth, front: list[Point], back: list[Point], above: Run) -> Shape:
-    """Front and back of a garment closed at neck or band and hem; `above` runs from the back over to the front."""
-    runs: list[Run] = [front, [front[-1], back[-1]], back[::-1], above]
+def _closed(cloth: Cloth, front: list[Point], back: list[Point], above: Run, hem: Run | None = None) -> Shape:
+    """Front and back of a garment closed at neck or band and hem; `above` runs from the back over to the front, the hem back."""
+    runs: list[Run] = [front, hem or [front[-1], back[-1]], back[::-1], above]
     piece = cloth.piece
     return area(
         cloth.key,
@@ -154,39 +155,60 @@ def _drawn_in(side: list[Point], end: float, over: float, skin: Callable[[float]
     return found
 
 
-def _upper(
-    outfit: Outfit, cloth: Cloth, cut: Cut, low: float, ease: Callable[[float], float], volume: float, over: float = 0.0
-) -> tuple[Shape, ...]:
-    """A garment of the upper body from its neckline down, with what is sewn at its side, hem and neck; `over` is from how far
-    above its end on a band or a seam draws it in, none where 0."""
-    high = outfit.body.height("shoulder") + outfit.lift
-    heights = {*steps(high - 1.5, low, 3.0 if over else 5.0), *(at for at in (cut.front, cut.back) if at > low + 1.0)}
-    front, back = _hung(outfit, sorted(heights, reverse=True), ease, volume)
-    if over and outfit.bottom is not None:
+class Hang(NamedTuple):
+    """How a garment of the upper body hangs: where it ends, cm above the ground; how far it stands off the body at a height, cm;
+    its volume; from how far above its end on a band or a seam draws it in; where it ends in front, if elsewhere."""
+
+    low: float
+    ease: Callable[[float], float]
+    volume: float
+    over: float = 0.0
+    front: float | None = None
+
+
+def _upper(outfit: Outfit, cloth: Cloth, cut: Cut, hang: Hang) -> tuple[Shape, ...]:
+    """A garment of the upper body from its neckline down, with what is sewn at its side, hem and neck."""
+    high, low = outfit.body.height("shoulder") + outfit.lift, hang.low
+    marks = (cut.front, cut.back, *([hang.front] if hang.front else ()))
+    heights = {*steps(high - 1.5, low, 3.0 if hang.over else 5.0), *(at for at in marks if at > low + 1.0)}
+    front, back = _hung(outfit, sorted(heights, reverse=True), hang.ease, hang.volume)
+    if outfit.bottom is not None and (hang.over or hang.front):
         side, off = side_of(outfit.body), _bottom_ease(outfit, outfit.bottom, outfit.bottom.waistband.cm)
         at = outfit.bottom.waistband.cm - outfit.lift
-        front = _drawn_in(front, side.front(at) + off, over, lambda y: side.front(y - outfit.lift))
-        back = _drawn_in(back, side.back(at) - off, over, lambda y: side.back(y - outfit.lift))
+        front = [point for point in front if point[1] >= (hang.front or low)]
+        front = _drawn_in(front, side.front(at) + off, hang.over or 5.0, lambda y: side.front(y - outfit.lift))
+        if hang.over:
+            back = _drawn_in(back, side.back(at) - off, hang.over, lambda y: side.back(y - outfit.lift))
     front, back = _from(front, cut.front), _from(back, cut.back)
-    found = [_closed(cloth, front, back, [back[0], *cut.over, front[0]])]
+    (x0, y0), (x1, y1) = front[-1], back[-1]
+    # Tucked in front alone, the hem falls from the band to the back.
+    hem: Run = [(x0, y0), (x0 * 0.5 + x1 * 0.5, y0 * 0.4 + y1 * 0.6), (x1, y1)] if hang.front else [(x0, y0), (x1, y1)]
+    found = [_closed(cloth, front, back, [back[0], *cut.over, front[0]], hem)]
     how, ink = made(cloth), thread(cloth.colour)
-    (x0, y0), (x1, _) = front[-1], back[-1]
     # The side seam runs below the arm.
-    below = min(4, len(front), len(back))
-    seams: list[Run] = [[((x + z) / 2, h) for (x, h), (z, _) in zip(front[-below:], back[-below:], strict=True)]]
+    seams: list[Run] = [[((x0 + x1) / 2, hem[len(hem) // 2][1]), ((x0 + x1) / 2 - 0.3, max(y0, y1) + 12.0)]]
     if how.rib:
-        seams.append([(x0 + 0.4, y0 + how.rib), (x1 - 0.4, y0 + how.rib)])
+        seams.append([(x, y + how.rib) for x, y in hem])
         seams += [
-            [(x1 + (x0 - x1) * part, y0), (x1 + (x0 - x1) * part, y0 + how.rib)] for part in (0.1, 0.3, 0.5, 0.7, 0.9)
+            [at, (at[0], at[1] + how.rib)]
+            for at in (between(hem[0], hem[-1], part) for part in (0.1, 0.3, 0.5, 0.7, 0.9))
         ]
     found.append(lines(f"{cloth.key}_seams", cloth.slot, "seam", seams, ink, clip=cloth.key))
     if how.stitched:
-        found.append(
-            lines(
-                f"{cloth.key}_stitches", cloth.slot, "stitch", [[(x0, y0 + 1.8), (x1, y0 + 1.8)]], ink, clip=cloth.key
-            )
-        )
+        sewn = [[(x, y + 1.8) for x, y in hem]]
+        found.append(lines(f"{cloth.key}_stitches", cloth.slot, "stitch", sewn, ink, clip=cloth.key))
     return (*found, *draw_neck_side(outfit, cloth, cut, front))
+
+
+def _all_in(top: WornTop) -> bool:
+    """Whether it is tucked in all round."""
+    return top.tucked and top.front.cm == top.side.cm
+
+
+def _front_end(outfit: Outfit, top: WornTop) -> float | None:
+    """Where a top that is tucked in front alone ends there, cm above the ground."""
+    partly = outfit.bottom is not None and top.tucked and not _all_in(top) and top.front.cm > top.hem.cm + 1.0
+    return top.front.cm if partly else None
 
 
 def _top(outfit: Outfit) -> tuple[tuple[Shape, ...], tuple[Shape, ...]]:
@@ -197,7 +219,7 @@ def _top(outfit: Outfit) -> tuple[tuple[Shape, ...], tuple[Shape, ...]]:
     body, lift = outfit.body, outfit.lift
     low = max(top.hem.cm, 0.0)
     in_one = top.piece.slot == "one_piece" and outfit.bottom is not None and outfit.bottom.piece is top.piece
-    tucked = outfit.bottom is not None and top.tucked and top.front.cm == top.side.cm
+    tucked = outfit.bottom is not None and _all_in(top)
     if outfit.bottom is not None and (in_one or tucked):
         low = outfit.bottom.waistband.cm - 0.4 - top.blouse
     held = (12.0 if in_one else 6.0) if in_one or tucked else 0.0
@@ -207,7 +229,12 @@ def _top(outfit: Outfit) -> tuple[tuple[Shape, ...], tuple[Shape, ...]]:
 
     cloth = Cloth(top.piece, top.piece.slot, "top", top.colour)
     frame = top_frame(outfit, top)
-    drawn = _upper(outfit, cloth, cut_of(outfit, frame, top.piece, is_strapped(top)), low, ease, top.volume, held)
+    drawn = _upper(
+        outfit,
+        cloth,
+        cut_of(outfit, frame, top.piece, is_strapped(top)),
+        Hang(low, ease, top.volume, held, _front_end(outfit, top)),
+    )
     if frame.sleeve is None:
         return (*drawn, *(() if is_strapped(top) else draw_armhole(outfit, cloth))), ()
     return drawn, draw_sleeve_side(outfit, cloth, frame)
@@ -232,7 +259,7 @@ def _layers(outfit: Outfit) -> tuple[tuple[Shape, ...], tuple[Shape, ...]]:
 def _layer(outfit: Outfit, layer: WornLayer, cloth: Cloth, frame: Trunk) -> list[Shape]:
     low = max(layer.hem.cm, 0.0)
     cut = cut_of(outfit, frame, layer.piece)
-    drawn = [*_upper(outfit, cloth, cut, low, partial(_layer_ease, outfit, layer), layer.volume)]
+    drawn = [*_upper(outfit, cloth, cut, Hang(low, partial(_layer_ease, outfit, layer), layer.volume))]
     if layer.belted:
         side, at = side_of(outfit.body), frame.waist
         off = _layer_ease(outfit, layer, at) + 0.4

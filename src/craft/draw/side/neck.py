@@ -6,9 +6,10 @@ from collections.abc import Sequence
 from typing import NamedTuple
 
 from craft.cloth import Piece
-from craft.draw.collars import LAPELS
+from craft.draw.collars import LAPELS, has_lapels
 from craft.draw.figure import SHOULDER_SLOPE
 from craft.draw.frames import Cloth, Trunk
+from craft.draw.hood import hood_side
 from craft.draw.shapes import Point, Run, Shape, area, lines
 from craft.draw.side.body import neck_round, side_of
 from craft.draw.top import STANDS
@@ -54,8 +55,11 @@ def draw_neck_side(outfit: Outfit, cloth: Cloth, cut: Cut, front: Sequence[Point
     piece, high, n = cloth.piece, outfit.body.height("shoulder") + outfit.lift, neck_round(outfit.body)
     if cut.straps:
         return (lines(f"{cloth.key}_straps", cloth.slot, "edge", cut.straps, cloth.colour),)
+    if piece.flag("hooded"):
+        back = side_of(outfit.body).back(high - outfit.lift - 8.0)
+        return tuple(hood_side(cloth, n, high, back))
     neck = neck_of(piece)
-    if piece.kind in LAPELS and piece.word("neck") in (None, "v"):
+    if has_lapels(piece):
         return _lapel(cloth, high, n, front)
     if neck == "polo":
         band: Run = [(-n * 1.2, high + 6.4), (-n * 0.2, high + 5.0), (n * 0.94, high + 4.2)]

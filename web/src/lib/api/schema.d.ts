@@ -4538,6 +4538,8 @@ export interface components {
             height: number;
             /** Turn */
             turn: number;
+            /** About */
+            about: number[];
             /** Marks */
             marks: components["schemas"]["DrawnMark"][];
         };

@@ -2,7 +2,7 @@
 import type { Piece, Schemas, Slot } from "../api/client";
 import { NOTHING_SAID, type Asked, type Facts } from "./facts";
 import type { History } from "./history.svelte";
-import { givesWay, placesOf, UNDER } from "./kinds";
+import { givesWay, isMeasured, placesOf, UNDER } from "./kinds";
 
 export type Pieces = Partial<Record<Slot, Piece>>;
 
@@ -63,6 +63,11 @@ export abstract class Composition {
   protected abstract get composed(): string | null;
   /** Something of the look is otherwise now. */
   protected abstract changed(): void;
+
+  /** Places whose pieces are described and not measured. */
+  get described(): Slot[] {
+    return this.words.places.filter((place) => this.pieces[place] && !isMeasured(this.pieces[place]));
+  }
 
   get list(): Piece[] {
     return this.#inOrder(this.pieces);

@@ -9,9 +9,17 @@ export const ALWAYS: Slot[] = ["top", "bottom", "shoes"];
 /** The place of a kind, or nothing where it is not known. */
 export const placeOf = (words: Vocabulary, kind: string): Slot | undefined => words.of_kind[kind]?.place;
 
-/** The place of a piece: a top that is worn over another is a layer, whatever its kind. */
-export const placeOfPiece = (words: Vocabulary, piece: Piece): Slot | undefined =>
-  piece.worn === "over" && words.of_kind[piece.is]?.slot === "top" ? "layer" : placeOf(words, piece.is);
+/** The place of a piece: a top that is worn over another is a layer, one round the shoulders lies where a scarf would. */
+export function placeOfPiece(words: Vocabulary, piece: Piece): Slot | undefined {
+  const slot = words.of_kind[piece.is]?.slot;
+  if (piece.worn === "over" && slot === "top") return "layer";
+  if (piece.worn === "shoulders" && (slot === "top" || slot === "layer")) return "scarf";
+  return placeOf(words, piece.is);
+}
+
+/** Whether a figure of it was measured: else it is described only, and basted. */
+export const isMeasured = (piece: Piece): boolean =>
+  Object.keys(piece).some((key) => /_(cm|pct|gsm)$/.test(key));
 
 /** Of two layers the inner one stands at a place of its own. */
 export const UNDER: Slot = "under_layer";

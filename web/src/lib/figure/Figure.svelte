@@ -11,10 +11,12 @@
     onchoose: (slot: Slot) => void;
     /** Places whose pieces are outlined: where looks held side by side differ. */
     marked?: Slot[];
+    /** Places whose pieces are described and not measured. */
+    basted?: readonly Slot[];
     /** Tells figures on one screen apart. */
     id?: string;
   }
-  const { shapes, middle, chosen, onchoose, marked = [], id = "" }: Props = $props();
+  const { shapes, middle, chosen, onchoose, marked = [], basted = [], id = "" }: Props = $props();
   const scale = useScale();
   const mm = $derived(scale.perCm / 10);
 </script>
@@ -25,6 +27,7 @@
   <Paint
     {shapes}
     id="figure{id}"
+    {basted}
     marked={chosen ? [...marked, chosen] : marked}
     onchoose={(slot) => onchoose(slot as Slot)}
     perCm={scale.perCm}

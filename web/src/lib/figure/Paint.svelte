@@ -12,10 +12,15 @@
     onchoose?: (slot: string) => void;
     /** Lines are at least so many px broad at this many px a cm: a small picture keeps its lines. */
     perCm: number;
+    /** Places whose silhouette is basted: their pieces are described and not measured. */
+    basted?: readonly string[];
     /** The pattern only: paper and lines, for what is drawn over it. */
     plain?: boolean;
   }
-  const { shapes, id, marked = [], onchoose, perCm, plain = false }: Props = $props();
+  const { shapes, id, marked = [], basted = [], onchoose, perCm, plain = false }: Props = $props();
+  /** A basting stitch and the gap after it, over a line's breadth. */
+  const STITCH = 4.6;
+  const GAP = 2.2;
   const LINE = { cloth: 3.4, sole: 3, edge: 3, seam: 2.4, stitch: 2.2, skinline: 2.6 };
   type Line = keyof typeof LINE;
   const broad = (role: string) => fit(LINE[role as Line] ?? 3, perCm);
@@ -39,7 +44,7 @@
         width={weave.width}
         height={weave.height}
         patternUnits="userSpaceOnUse"
-        patternTransform="rotate({weave.turn})"
+        patternTransform="rotate({[weave.turn, ...weave.about].join(' ')})"
       >
         {#each weave.marks as { d, colour, wide }, at (at)}
           {#if wide}<path {d} fill="none" stroke={colour} stroke-width={wide} />{:else}<path
@@ -92,6 +97,9 @@
       fill={plain ? "var(--color-sheet)" : (shape.colour ?? "#8a8b8d")}
       fill-opacity={shape.opacity < 1 ? shape.opacity : undefined}
       stroke-width={broad(shape.role)}
+      stroke-dasharray={basted.includes(shape.slot)
+        ? `${(STITCH * broad("cloth")).toFixed(1)} ${(GAP * broad("cloth")).toFixed(1)}`
+        : undefined}
       clip-path={clipped(shape)}
       onclick={onchoose ? () => onchoose(shape.slot) : undefined}
     />

@@ -45,7 +45,8 @@
     class="ticks"
     d="M{x} {scale.y(scale.from + scale.tall - 1)}V{scale.floor}{ticks.map(line).join('')}"
   />
-  {#each ticks.filter((tick) => tick % named === 0) as tick (tick)}
+  <!-- The floor needs no number. -->
+  {#each ticks.filter((tick) => tick && tick % named === 0) as tick (tick)}
     <text class="number" x={x - 14} y={scale.y(tick * step) + 4} text-anchor="end">{tick}</text>
   {/each}
 </g>

@@ -41,6 +41,8 @@
   $effect(() => () => void (scale.from = 0));
   $effect(() => (turned && table ? table.profile.watch() : undefined));
   const room = $derived(scale.width - RULE - names - LABELS);
+  /** On the table the line says what the tape has said; to the client it is a picture. */
+  const basted = $derived(studio.turned ? [] : (table?.draft.described ?? []));
   const told = $derived(turned ? (table?.profile.told ?? null) : null);
   const beside = $derived(turned === "back" ? (told?.back ?? null) : (told?.shapes ?? null));
   /** Half of what a front takes with its arms; what a side takes before and behind its plumb line, cm. */
@@ -60,9 +62,9 @@
     <title id="figure-name"
       >{name}, {beside ? `front and ${turned}` : "front view"} at true scale; the edges are listed after the picture.</title
     >
-    {#if !beside || both}<Figure shapes={assessment.shapes} {middle} {chosen} {onchoose} />{/if}
+    {#if !beside || both}<Figure shapes={assessment.shapes} {middle} {chosen} {onchoose} {basted} />{/if}
     {#if beside}
-      <Figure shapes={beside} middle={plumb} {chosen} {onchoose} id="turned" />
+      <Figure shapes={beside} middle={plumb} {chosen} {onchoose} {basted} id="turned" />
       <text x={plumb} y="11" text-anchor="middle" class="fill-bark text-xs"
         >{turned === "back" ? "from behind" : "from the side"}</text
       >

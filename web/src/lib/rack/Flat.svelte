@@ -12,10 +12,12 @@
     tall?: number;
     wide?: number;
     id: string;
+    /** It is described and not measured. */
+    basted?: boolean;
     /** It is in sight, or nearly, and not drawn yet. */
     onseen?: () => void;
   }
-  const { shapes, scale = 0.92, tall = 112, wide = 104, id, onseen }: Props = $props();
+  const { shapes, scale = 0.92, tall = 112, wide = 104, id, basted = false, onseen }: Props = $props();
   /** How far off the screen a flat is asked for already. */
   const AHEAD = "300px";
 
@@ -35,6 +37,7 @@
   /** Room for the outline’s own breadth, px. */
   const EDGE = 2;
   const box = $derived(bounds(shapes));
+  const slots = $derived([...new Set(shapes.map(({ slot }) => slot))]);
   const across = $derived(Math.max(1, box[2] - box[0]));
   const down = $derived(Math.max(1, box[3] - box[1]));
   // One scale for all, so that lengths can be compared; what is larger than its place is drawn smaller.
@@ -57,6 +60,6 @@
       box[3] * perCm
     ).toFixed(1)}) scale({(perCm / 10).toFixed(5)} {(-perCm / 10).toFixed(5)})"
   >
-    <Paint {shapes} {id} {perCm} />
+    <Paint {shapes} {id} {perCm} basted={basted ? slots : []} />
   </g>
 </svg>

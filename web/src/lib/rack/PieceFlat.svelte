@@ -16,5 +16,10 @@
 </script>
 
 {#key piece.id}
-  <Flat shapes={flats.of(piece)} onseen={() => void flats.want(piece.id)} {...drawn} />
+  <Flat
+    shapes={flats.of(piece)}
+    basted={!piece.measured}
+    onseen={() => void flats.want(piece.id)}
+    {...drawn}
+  />
 {/key}
