@@ -31,14 +31,14 @@
   }
   const { name, outline, stature, marks, over, ghost = [], lift = 0, room = 156 }: Props = $props();
   const scale = useScale();
-  const RULE = 34;
+  const RULE = 34 * scale.text;
   /** Room for the landmarks’ names: none on a phone, where the figure has it. */
-  const side = $derived(scale.width < 540 ? 8 : 112);
+  const side = $derived(scale.width < 540 * scale.text ? 8 : 112 * scale.text);
 
   $effect(() => {
     scale.tall = stature + lift + 4;
   });
-  const middle = $derived(RULE + side + (scale.width - RULE - side - room) / 2);
+  const middle = $derived(RULE + side + (scale.width - RULE - side - room * scale.text) / 2);
   const mm = $derived(scale.perCm / 10);
   const onFloor = $derived(
     `translate(${middle.toFixed(1)} ${scale.y(lift).toFixed(1)}) scale(${mm.toFixed(5)} ${(-mm).toFixed(5)})`,

@@ -14,7 +14,7 @@
   }
   const { edges, from, label, chosen, hand = null }: Props = $props();
   const scale = useScale();
-  const ROW = 27;
+  const ROW = 27 * scale.text;
   const shown = $derived(
     edges
       .filter((edge) => edge.seen && scale.shows(edge.height))
@@ -44,8 +44,8 @@
       data-edge={edge.key}
     >
       <path d="M{from} {edge.y}H{label - 10}L{label - 3} {top + ROW / 2}H{label}" />
-      <text x={label + 4} y={top + 11} class="name">{edge.name}</text>
-      <text x={label + 4} y={top + 24} class="at">
+      <text x={label + 4} y={top + 11 * scale.text} class="name">{edge.name}</text>
+      <text x={label + 4} y={top + 24 * scale.text} class="at">
         {studio.turned ? edge.at : `${length(edge.height, studio.unit)} · ${edge.at}`}
       </text>
     </g>
@@ -69,7 +69,7 @@
     stroke-width: 1.8;
   }
   text {
-    font-size: 12px;
+    font-size: 0.75rem;
     fill: var(--color-walnut);
   }
   .name {

@@ -20,8 +20,8 @@
   }
   const { rows, active, middle, onchoose }: Props = $props();
   const scale = useScale();
-  const ROW = 17;
-  const LABELS = 150;
+  const ROW = 17 * scale.text;
+  const LABELS = 150 * scale.text;
   const label = $derived(scale.width - LABELS);
 
   const px = (x: number) => middle + x * scale.perCm;
@@ -58,7 +58,7 @@
     >
       {#each row.tape.front as line, j (j)}<polyline class="tape" points={path(line)} />{/each}
       <path class="lead" d="M{px(x)} {scale.y(y)}L{label - 34} {scale.y(y)}L{label - 12} {at}H{label - 4}" />
-      <text x={label} y={at + 4}>
+      <text x={label} y={at + 4 * scale.text}>
         {row.label.replace(" girth", "")} <tspan class="figure">{figure(row.known.cm, studio.unit)}</tspan>
         {#if !row.known.settled}<tspan class="sure"
             >± {figure((row.known.high - row.known.low) / 2, studio.unit)}</tspan
@@ -89,7 +89,7 @@
     stroke-width: 0.8;
   }
   text {
-    font-size: 12px;
+    font-size: 0.75rem;
     fill: var(--color-bark);
     paint-order: stroke;
     stroke: var(--color-paper);
@@ -110,6 +110,6 @@
     stroke: var(--color-leaf);
   }
   .sure {
-    font-size: 11px;
+    font-size: 0.6875rem;
   }
 </style>

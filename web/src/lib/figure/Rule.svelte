@@ -32,7 +32,7 @@
   const places = $derived(
     apart(
       marks.map((mark) => mark.at),
-      marks.map(() => 12),
+      marks.map(() => 12 * scale.text),
       scale.height,
       0,
     ),
@@ -52,7 +52,7 @@
 </g>
 <g aria-hidden="true">
   {#each marks as mark, i (mark.name)}
-    {@const y = (places[i] ?? 0) + 6}
+    {@const y = (places[i] ?? 0) + 6 * scale.text}
     {#if !mark.settled && mark.spread}
       <!-- Where four of five true heights lie. -->
       <line
@@ -78,7 +78,7 @@
     stroke-width: 1;
   }
   text {
-    font-size: 11px;
+    font-size: 0.6875rem;
     fill: var(--color-bark);
   }
   .landmark.settled {

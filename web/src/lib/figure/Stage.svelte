@@ -27,10 +27,10 @@
   /** The body stands still while a hem moves: its marks are drawn anew only when they changed. */
   const landmarks = $derived(assessment.landmarks);
   const lift = $derived(assessment.lift);
-  const RULE = 34;
-  const LABELS = 120;
+  const RULE = 34 * scale.text;
+  const LABELS = 120 * scale.text;
   /** Room for the landmarks’ names beside the rule: none on a phone, where the figure has it. */
-  const names = $derived(scale.width < 540 ? 8 : 104);
+  const names = $derived(scale.width < 540 * scale.text ? 8 : 104 * scale.text);
 
   $effect(() => {
     const [from, tall] = shown(assessment, detail);
@@ -65,7 +65,7 @@
     {#if !beside || both}<Figure shapes={assessment.shapes} {middle} {chosen} {onchoose} {basted} />{/if}
     {#if beside}
       <Figure shapes={beside} middle={plumb} {chosen} {onchoose} {basted} id="turned" />
-      <text x={plumb} y="11" text-anchor="middle" class="fill-bark text-xs"
+      <text x={plumb} y={11 * scale.text} text-anchor="middle" class="fill-bark text-xs"
         >{turned === "back" ? "from behind" : "from the side"}</text
       >
     {/if}

@@ -5,10 +5,17 @@ const KEY = Symbol("rule");
 /** Room above the crown, px. The floor is the lower edge of the stage. */
 const ABOVE = 14;
 
+const textSize = (): number =>
+  typeof document === "undefined"
+    ? 1
+    : parseFloat(getComputedStyle(document.documentElement).fontSize) / 16 || 1;
+
 export class RuleScale {
   /** Size of the stage, px. */
   height = $state(600);
   width = $state(520);
+  /** How large text is read, over the usual: labels take so much more room. */
+  readonly text = textSize();
   /** What has to fit above the floor, cm. */
   tall = $state(170);
   /** Where what is shown begins above the floor, cm: nought, but for a detail. */

@@ -177,6 +177,15 @@
       gap: 1.25rem;
     }
   }
+  /* On paper the card alone: which others there are is for the screen. */
+  @media print {
+    .cards {
+      display: block;
+    }
+    .cards > :not(.card) {
+      display: none;
+    }
+  }
   @media (max-width: 43.75em) {
     .cards,
     .card {

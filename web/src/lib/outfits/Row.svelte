@@ -13,7 +13,7 @@
   const scale = useScale();
   /** Kept free above the heads, cm. */
   const ABOVE = 4;
-  const shown = $derived(shownIn(scale.width));
+  const shown = $derived(shownIn(scale.width / scale.text));
   const from = $derived(pageOf(outfits.at, shown));
   const page = $derived(outfits.looks.slice(from, from + shown));
   const each = $derived(scale.width / Math.max(1, shown));
@@ -76,7 +76,7 @@
         </span>
         {#each look.reasons as reason, at (at)}
           {#if !studio.turned || reason.stance === "for"}
-            <span class="block truncate text-xs" title={reason.text}>{reason.title}</span>
+            <span class="block w-full truncate text-xs" title={reason.text}>{reason.title}</span>
           {/if}
         {/each}
         {#if look.worn_on}

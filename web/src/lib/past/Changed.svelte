@@ -50,7 +50,7 @@
     stroke-width: 1.4;
   }
   text {
-    font-size: 12.5px;
+    font-size: 0.78125rem;
     fill: var(--color-chalk);
   }
   .by {

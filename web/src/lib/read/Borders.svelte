@@ -138,7 +138,7 @@
     stroke-width: 1;
   }
   text {
-    font-size: 11px;
+    font-size: 0.6875rem;
     fill: var(--color-bark);
   }
   text.own {

@@ -7,8 +7,8 @@
 
   const { reading, middle }: { reading: Schemas["BodyReadingOut"]; middle: number } = $props();
   const scale = useScale();
-  const LABELS = 168;
-  const ROW = 16;
+  const LABELS = 168 * scale.text;
+  const ROW = 16 * scale.text;
   const places = $derived(
     reading.places.filter((place) => (place.kind === "wide" ? place.by >= 1 : place.by <= -1)),
   );
@@ -51,7 +51,7 @@
           ? `M${label + 4} ${at - 4}l5 4l-5 4M${label + 16} ${at - 4}l-5 4l5 4`
           : `M${label + 9} ${at - 4}l-5 4l5 4M${label + 11} ${at - 4}l5 4l-5 4`}
       />
-      <text x={label + 21} y={at + 4}>
+      <text x={label + 21} y={at + 4 * scale.text}>
         {place.name}{#if !studio.turned}<tspan dx="4" class="by"
             >{place.by > 0 ? "+" : ""}{figure(place.by, studio.unit)}</tspan
           >{/if}
@@ -78,7 +78,7 @@
     stroke-dasharray: none;
   }
   text {
-    font-size: 12px;
+    font-size: 0.75rem;
     fill: var(--color-walnut);
   }
   .by {

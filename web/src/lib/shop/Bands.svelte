@@ -7,9 +7,9 @@
 
   const { numbers, middle }: { numbers: Schemas["NumberOut"][]; middle: number } = $props();
   const scale = useScale();
-  const LABELS = 158;
-  const ROW = 29;
-  const HALF = 27;
+  const LABELS = 158 * scale.text;
+  const ROW = 29 * scale.text;
+  const HALF = 27 * scale.text;
   /** A line is drawn at least so tall, px. */
   const LEAST = 3;
 
@@ -66,8 +66,10 @@
     <g class:settled={number.settled}>
       <rect class="good" x={left} y={scale.y(number.to)} width={wide} height={tall(number.from, number.to)} />
       <path d="M{left + wide} {y}H{label - 22}L{label - 8} {at}H{label - 2}" />
-      <text x={label} y={at - 3}>{number.name.replace("length, ", "").replace("inseam, ", "")}</text>
-      <text class="figure" x={label} y={at + 11}>
+      <text x={label} y={at - 3 * scale.text}
+        >{number.name.replace("length, ", "").replace("inseam, ", "")}</text
+      >
+      <text class="figure" x={label} y={at + 11 * scale.text}>
         {studio.turned
           ? number.worn
           : `${range(number.low, number.high, studio.unit)}${number.worn ? `, ${number.worn}` : ""}`}
@@ -95,7 +97,7 @@
     stroke: var(--color-rule);
   }
   text {
-    font-size: 12px;
+    font-size: 0.75rem;
     fill: var(--color-walnut);
     paint-order: stroke;
     stroke: var(--color-paper);

@@ -7,8 +7,8 @@
 
   const { edges, middle }: { edges: Schemas["EdgeAt"][]; middle: number } = $props();
   const scale = useScale();
-  const LABELS = 152;
-  const ROW = 29;
+  const LABELS = 152 * scale.text;
+  const ROW = 29 * scale.text;
   const shown = $derived(edges.map((edge) => ({ ...edge, y: scale.y(Math.max(edge.height, 0)) })));
   const tops = $derived(
     apart(
@@ -26,8 +26,8 @@
     {@const at = (tops[i] ?? 0) + ROW / 2}
     <g class:settled={edge.settled} data-placed={edge.key}>
       <path d="M{middle - 26 * scale.perCm} {edge.y}H{label - 20}L{label - 8} {at}H{label - 2}" />
-      <text class="name" x={label} y={at - 3}>{edge.name}</text>
-      <text x={label} y={at + 11}
+      <text class="name" x={label} y={at - 3 * scale.text}>{edge.name}</text>
+      <text x={label} y={at + 11 * scale.text}
         >{studio.turned ? edge.place : `${length(edge.height, studio.unit)}, ${edge.place}`}</text
       >
     </g>
@@ -47,7 +47,7 @@
     stroke-dasharray: none;
   }
   text {
-    font-size: 12px;
+    font-size: 0.75rem;
     fill: var(--color-bark);
     paint-order: stroke;
     stroke: var(--color-paper);

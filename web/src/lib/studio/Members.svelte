@@ -70,54 +70,56 @@
 {#if !rows}
   <p class="mt-3 text-sm text-bark" role="status">Looking them up…</p>
 {:else}
-  <table class="mt-4 w-full">
-    <thead class="text-left text-sm text-bark">
-      <tr class="border-b border-rule">
-        <th class="py-1 font-normal" scope="col">Name</th>
-        <th class="py-1 font-normal" scope="col">Role</th>
-        <th class="py-1 font-normal" scope="col">Second factor</th>
-        <th class="py-1 font-normal" scope="col">Signed in last</th>
-        <th class="py-1 font-normal" scope="col">Clients by name</th>
-        <th class="py-1 font-normal" scope="col"><span class="sr-only">What to do</span></th>
-      </tr>
-    </thead>
-    <tbody>
-      {#each rows as member (member.id)}
-        <tr class="border-b border-grain" class:text-bark={!member.active} data-member={member.email}>
-          <td class="py-1.5 pr-4">
-            <span class="font-medium">{member.name}</span>
-            <span class="block text-sm text-bark">{member.email}</span>
-          </td>
-          <td class="pr-4">
-            {#if member.active}
-              <select
-                class="field w-auto"
-                aria-label="Role of {member.name}"
-                value={member.role}
-                onchange={(event) => void change(member, { role: event.currentTarget.value as Role })}
-              >
-                {#each ROLE_KEYS as key (key)}<option value={key}>{ROLES[key].name}</option>{/each}
-              </select>
-            {:else}has left{/if}
-          </td>
-          <td class="pr-4">{member.second_factor ? "set up" : "none"}</td>
-          <td class="pr-4">{member.last_sign_in ? day(member.last_sign_in) : "never"}</td>
-          <td class="pr-4">{member.assigned || ""}</td>
-          <td class="text-right">
-            {#if member.active}
-              <button class="quiet" onclick={() => void change(member, { active: false }, { active: true })}
-                >Has left</button
-              >
-            {:else}
-              <button class="quiet" onclick={() => void change(member, { active: true })}
-                >Take in again</button
-              >
-            {/if}
-          </td>
+  <div class="relative mt-4 overflow-x-auto">
+    <table class="w-full">
+      <thead class="text-left text-sm text-bark">
+        <tr class="border-b border-rule">
+          <th class="py-1 font-normal" scope="col">Name</th>
+          <th class="py-1 font-normal" scope="col">Role</th>
+          <th class="py-1 font-normal" scope="col">Second factor</th>
+          <th class="py-1 font-normal" scope="col">Signed in last</th>
+          <th class="py-1 font-normal" scope="col">Clients by name</th>
+          <th class="py-1 font-normal" scope="col"><span class="sr-only">What to do</span></th>
         </tr>
-      {/each}
-    </tbody>
-  </table>
+      </thead>
+      <tbody>
+        {#each rows as member (member.id)}
+          <tr class="border-b border-grain" class:text-bark={!member.active} data-member={member.email}>
+            <td class="py-1.5 pr-4">
+              <span class="font-medium">{member.name}</span>
+              <span class="block text-sm text-bark">{member.email}</span>
+            </td>
+            <td class="pr-4">
+              {#if member.active}
+                <select
+                  class="field w-auto"
+                  aria-label="Role of {member.name}"
+                  value={member.role}
+                  onchange={(event) => void change(member, { role: event.currentTarget.value as Role })}
+                >
+                  {#each ROLE_KEYS as key (key)}<option value={key}>{ROLES[key].name}</option>{/each}
+                </select>
+              {:else}has left{/if}
+            </td>
+            <td class="pr-4">{member.second_factor ? "set up" : "none"}</td>
+            <td class="pr-4">{member.last_sign_in ? day(member.last_sign_in) : "never"}</td>
+            <td class="pr-4">{member.assigned || ""}</td>
+            <td class="text-right">
+              {#if member.active}
+                <button class="quiet" onclick={() => void change(member, { active: false }, { active: true })}
+                  >Has left</button
+                >
+              {:else}
+                <button class="quiet" onclick={() => void change(member, { active: true })}
+                  >Take in again</button
+                >
+              {/if}
+            </td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
   <div class="mt-8 grid gap-x-14 gap-y-8 lg:grid-cols-2">
     <section aria-labelledby="invite">
       <h2 id="invite" class="heading text-xl">Ask somebody in</h2>
