@@ -99,6 +99,13 @@ def test_another_like_it_taken_off_and_brought_back(house: House) -> None:
     assert {row["id"] for row in rack(house)} == {piece["id"], other["id"]}
 
 
+def test_a_piece_is_shown_from_behind_where_a_back_is_sewn_on_it(house: House) -> None:
+    jeans, loafers = (hang(house, said).told["id"] for said in ("blue jeans", "black loafers"))
+    behind = {one: house.api.ask("GET", f"/rack/{one}").told["behind"] for one in (jeans, loafers)}
+    assert {"pocket_left", "pocket_right"} <= {shape["key"] for shape in behind[jeans]}
+    assert behind[loafers] == []
+
+
 def test_every_kind_hangs_with_a_flat_of_its_own(house: House, monkeypatch: pytest.MonkeyPatch) -> None:
     kinds = (
         *("shorts", "dress wrap", "jumpsuit", "dungarees", "camisole", "bodysuit", "waistcoat", "kimono", "duster"),

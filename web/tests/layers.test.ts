@@ -3,7 +3,7 @@ import type { Piece } from "../src/lib/api/client";
 import { asked, flagOf } from "../src/lib/client/asked";
 import { Composition } from "../src/lib/client/composition.svelte";
 import { History } from "../src/lib/client/history.svelte";
-import { kindsAt, placesOf, titleOf, UNDER } from "../src/lib/client/kinds";
+import { isMeasured, kindsAt, placesOf, titleOf, UNDER } from "../src/lib/client/kinds";
 import { words } from "./words";
 
 class Composed extends Composition {
@@ -17,6 +17,21 @@ const [TEE, CARDIGAN, COAT] = [{ is: "tee" }, { is: "cardigan" }, { is: "coat" }
   Piece,
 ];
 const OPEN = { ...CARDIGAN, open: true };
+
+describe("places of pieces", () => {
+  it("lays a knit round the shoulders where a scarf would lie", () => {
+    const [shirt, knit] = [{ is: "tee" }, { is: "cardigan", worn: "shoulders" }] as Piece[];
+    expect(placesOf(words, [shirt, knit] as Piece[])).toEqual(["top", "scarf"]);
+  });
+
+  it("bastes what is described and stitches what has a figure", () => {
+    const look = new Composed(words, new History());
+    look.wear([TEE, { is: "coat", length_cm: 100 } as Piece], "a tee and a coat");
+    expect(look.described).toEqual(["top"]);
+    expect(isMeasured({ is: "tee", cut: "boxy" } as Piece)).toBe(false);
+    expect(isMeasured({ is: "tee", stretch_pct: 4 } as Piece)).toBe(true);
+  });
+});
 
 describe("two layers", () => {
   let history: History;

@@ -3,31 +3,16 @@ pockets and seams lie where the eye finds them."""
 
 from __future__ import annotations
 
-from craft.cloth import Piece
-from craft.cloth.kinds import KIND
+from craft.draw.behind import as_behind, legs_behind, only_in_front, trunk_behind
+from craft.draw.bottom import bottom_frame
 from craft.draw.figure import draw_figure, neck_half
 from craft.draw.frames import Cloth
 from craft.draw.garments import draw_look
 from craft.draw.hood import hood_behind
-from craft.draw.layer import at_their_places
-from craft.draw.shapes import Run, Shape, flip, lines, moved, straight
-from craft.draw.top import STANDS, top_half
-from craft.draw.weave import THREAD, system_of, thread
+from craft.draw.layer import at_their_places, layer_frame
+from craft.draw.shapes import Run, Shape, flip, lines, moved
+from craft.draw.top import top_frame
 from craft.look import Look, Outfit, compose
-from craft.wear import WornBottom
-from craft.wear.openings import neck_of
-from craft.wear.top import TUCKS
-
-#: How deep a neckline is behind, cm below the high point of the shoulder; of a slip with its straps (W).
-NECK_BEHIND, SLIP_BEHIND = 3.0, 16.0
-#: What is only seen from the front.
-_IN_FRONT = ("placket", "buckle", "fly", "pendant", "necklace", "earring", "bib", "strap_bib", "scarf_end")
-#: Back pockets: how far below the fullest hip their upper edge lies and how far out from the middle, as a share of the half
-#: breadth there, by word; their size, cm (W).
-POCKETS = {"seat_high": (-7.0, 0.44), "seat_low": (-1.0, 0.46), "seat_wide": (-5.0, 0.62)}
-POCKET_WIDE, POCKET_TALL = 6.5, 12.0
-#: A yoke lies so far below the shoulder on a shirt, and so far below the band at the side and in the middle on jeans, cm (W).
-SHIRT_YOKE, JEANS_YOKE = 9.0, (4.0, 8.0)
 
 
 def draw_back(outfit: Outfit) -> tuple[Shape, ...]:
@@ -40,8 +25,8 @@ def draw_back(outfit: Outfit) -> tuple[Shape, ...]:
     >>> "pocket_left" in keys, "layer0" in keys, "layer0_left" in keys
     (True, True, False)
     """
-    behind = compose(outfit.body, Look(tuple(_behind(piece) for piece in outfit.pieces)), outfit.schools)
-    worn = [shape for shape in draw_look(behind, back=True) if not _only_in_front(shape)]
+    behind = compose(outfit.body, Look(tuple(as_behind(piece) for piece in outfit.pieces)), outfit.schools)
+    worn = [shape for shape in draw_look(behind, back=True) if not only_in_front(shape)]
     seams = at_their_places(behind, _seams(behind))
     # Seams lie on their own piece: a pocket under a coat is not seen.
     painted: list[Shape] = []
@@ -72,84 +57,19 @@ def _from_behind(outfit: Outfit, shape: Shape) -> Shape:
     return lines("lines", "body", "skinline", [*right, *(flip(run) for run in right), spine, cleft])
 
 
-def _behind(piece: Piece) -> Piece:
-    """A piece as it is seen from behind, in words that draw it so."""
-    row = KIND[piece.kind]
-    if piece.slot == "layer":
-        return piece.with_(open=None, neck="crew", neck_depth_cm=NECK_BEHIND)
-    changes: dict[str, object] = {}
-    if piece.slot == "top":
-        style = TUCKS[piece.word("tuck") or row.tuck]
-        changes["tuck"] = "full" if style.back >= 1 else "none" if not style.back else "tail_fold"
-    if piece.slot in ("top", "one_piece") and neck_of(piece) not in (*STANDS, "halter", "one_shoulder"):
-        slip = piece.word("cut") == "slip" or piece.kind == "camisole"
-        changes |= {"neck": "scoop" if slip else "crew", "neck_depth_cm": SLIP_BEHIND if slip else NECK_BEHIND}
-    return piece.with_(**changes) if changes else piece
-
-
-def _only_in_front(shape: Shape) -> bool:
-    return shape.key.startswith(_IN_FRONT) or shape.key.endswith(("_front", "_behind"))
-
-
 def _seams(outfit: Outfit) -> list[Shape]:
-    """Seams and pockets that are seen from behind."""
+    """Seams, pockets and hoods that are seen from behind, on their pieces."""
     bottom, top = outfit.bottom, outfit.top
-    found: list[Shape] = []
-    if bottom is not None and bottom.piece.slot == "bottom":
-        found += _of_the_bottom(outfit, bottom)
-    if top is not None and top.piece.kind in ("shirt", "blouse"):
-        high = outfit.body.height("shoulder") + outfit.lift - SHIRT_YOKE
-        half = top_half(outfit, top, high) * 0.92
-        runs: list[Run] = [
-            [(-half, high), (0.0, high - 1.0), (half, high)],
-            [(-1.2, high - 1.0), (-1.4, high - 30.0)],
-            [(1.2, high - 1.0), (1.4, high - 30.0)],
-        ]
-        found.append(lines("yoke", top.piece.slot, "seam", runs, thread(top.colour), clip="top"))
     high, neck = outfit.at("shoulder"), neck_half(outfit.body)
-    if top is not None and top.piece.flag("hooded"):
-        found += hood_behind(Cloth(top.piece, top.piece.slot, "top", top.colour), neck, high)
+    found: list[Shape] = []
+    if bottom is not None and bottom.piece.slot == "bottom" and bottom.has_legs:
+        found += legs_behind(Cloth(bottom.piece, "bottom", "bottom", bottom.colour), bottom_frame(outfit, bottom))
+    if top is not None:
+        cloth = Cloth(top.piece, top.piece.slot, "top", top.colour)
+        found += trunk_behind(cloth, top_frame(outfit, top))
+        found += hood_behind(cloth, neck, high) if top.piece.flag("hooded") else ()
     for at, layer in enumerate(outfit.layers):
-        if layer.piece.flag("hooded"):
-            found += hood_behind(Cloth(layer.piece, "layer", f"layer{at}", layer.colour), neck, high)
-        if layer.piece.kind in ("blazer", "coat", "jacket", "waistcoat"):
-            high, low = outfit.body.height("shoulder") + outfit.lift - 3.0, max(layer.hem.cm, 0.0)
-            vent: list[Run] = [[(0.0, high), (0.0, low)], [(1.4, low), (1.4, low + 16.0), (0.0, low + 19.0)]]
-            found.append(lines(f"layer{at}_vent", "layer", "seam", vent, thread(layer.colour), clip=f"layer{at}"))
+        cloth = Cloth(layer.piece, "layer", f"layer{at}", layer.colour)
+        found += trunk_behind(cloth, layer_frame(outfit, layer))
+        found += hood_behind(cloth, neck, high) if layer.piece.flag("hooded") else ()
     return found
-
-
-def _of_the_bottom(outfit: Outfit, bottom: WornBottom) -> list[Shape]:
-    piece, band, hip = bottom.piece, bottom.waistband.cm, outfit.at("hip")
-    runs: list[Run] = []
-    denim = system_of(piece) == "denim"
-    if denim:
-        side, middle = JEANS_YOKE
-        half = outfit.body.half_breadth(band - side - outfit.lift)
-        runs.append([(-half, band - side), (0.0, band - middle), (half, band - side)])
-    elif bottom.has_legs and piece.kind != "leggings":
-        half = outfit.body.half_breadth(band - 6.0 - outfit.lift) * 0.5
-        runs += [[(sign * half, band - 3.6), (sign * half * 1.02, band - 11.0)] for sign in (-1, 1)]
-    said = piece.word("pockets") or ("seat_high" if piece.kind == "jeans" else "none")
-    ink = THREAD if denim else thread(bottom.colour)
-    found = [lines("back_yoke", piece.slot, "seam", runs, thread(bottom.colour, 0.7))] if runs else []
-    if said in POCKETS:
-        below, out = POCKETS[said]
-        middle, top = out * outfit.body.half_breadth(hip - outfit.lift), hip - below
-        found += [
-            lines(f"pocket_{name}", piece.slot, "stitch" if denim else "seam", _pocket(sign * middle, top), ink)
-            for name, sign in (("left", 1), ("right", -1))
-        ]
-    return found
-
-
-def _pocket(x: float, top: float) -> list[Run]:
-    half, low = POCKET_WIDE, top - POCKET_TALL
-    return straight(
-        (x - half, top),
-        (x + half, top),
-        (x + half * 0.9, low + 2.0),
-        (x, low),
-        (x - half * 0.9, low + 2.0),
-        (x - half, top),
-    )

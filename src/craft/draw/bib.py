@@ -7,6 +7,19 @@ from craft.draw.shapes import Run, Shape, area, box, lines, other_side, whole
 from craft.draw.weave import THREAD, weave_of
 
 
+def straps_behind(cloth: Cloth, half: float, low: float, high: float) -> tuple[Shape, ...]:
+    """The straps of a bib from behind: from the band they cross to the other shoulder."""
+    weave = weave_of(cloth.piece, cloth.colour)
+    strap: list[Run] = [
+        [(half * 0.62, low - 1.0), (-half * 0.62, high)],
+        [(-half * 0.62, high), (-half * 0.88, high - 0.7)],
+        [(-half * 0.88, high - 0.7), (half * 0.34, low - 1.0)],
+        [(half * 0.34, low - 1.0), (half * 0.62, low - 1.0)],
+    ]
+    right = area("straps_right", cloth.slot, strap, cloth.colour, weave=weave)
+    return (other_side(right, "straps_left", strap), right)
+
+
 def draw_bib(cloth: Cloth, half: float, low: float, high: float, shoulder: float) -> tuple[Shape, ...]:
     """A bib so broad at its foot, between two heights, with straps up to the shoulder."""
     slot, colour, weave = cloth.slot, cloth.colour, weave_of(cloth.piece, cloth.colour)

@@ -8,7 +8,8 @@ from dataclasses import dataclass
 
 from craft.body import Body
 from craft.cloth.kinds import KIND
-from craft.draw.flats import NECK_HALF, Flat, flat_of
+from craft.draw.flat_frames import NECK_HALF
+from craft.draw.flats import Flat, flat_of
 from craft.draw.frames import Legs, Skirt, Trunk
 from craft.draw.shapes import Point
 from craft.draw.svg import bounds

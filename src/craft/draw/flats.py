@@ -6,24 +6,24 @@ the worn piece: the same tables on another frame. Shoes are seen from the side, 
 
 from __future__ import annotations
 
-import math
-from collections.abc import Callable, Sequence
 from dataclasses import replace
 from functools import lru_cache
-from itertools import pairwise
 from typing import NamedTuple
 
 from craft.body import Body
 from craft.cloth import Piece
 from craft.cloth.kinds import KIND
 from craft.cloth.piece import colour_of
-from craft.draw.bib import draw_bib
+from craft.draw.behind import as_behind, legs_behind, only_in_front, skirt_behind, trunk_behind
+from craft.draw.bib import draw_bib, straps_behind
 from craft.draw.collars import has_lapels
-from craft.draw.frames import Cloth, Legs, Skirt, Sleeve, Trunk
-from craft.draw.layer import HOODED_DEPTH
+from craft.draw.flat_frames import legs_frame, skirt_frame, through, trunk_frame
+from craft.draw.frames import Cloth, Legs, Skirt, Trunk
+from craft.draw.hood import hood_up_behind
 from craft.draw.legs import draw_legs
+from craft.draw.made import is_strapped
 from craft.draw.objects import draw_object
-from craft.draw.shapes import Point, Run, Shape, area, other_side, steps, whole
+from craft.draw.shapes import Run, Shape, area, moved, other_side, whole
 from craft.draw.shoe_side import draw_shoe_side
 from craft.draw.skirt import sewn_skirt
 from craft.draw.swim import Levels, sewn_swim
@@ -31,35 +31,7 @@ from craft.draw.trunk import draw_trunk
 from craft.draw.weave import thread
 from craft.fit import Landed, land
 from craft.wear import wear_shoes
-from craft.wear.ease import FIT_EASE
-from craft.wear.openings import NECK_DEPTH, SLEEVE_SHARE, neck_of, sleeve_of
-
-#: Sweep of a hem over the hip, by cut, where it was not measured (W).
-SWEEPS = {"a_line": 1.35, "pleated": 1.45, "shift": 1.06, "pencil": 0.90, "slip": 1.08, "wrap": 1.2, "empire": 1.3}
-#: Half breadth of a neck opening, cm; how far it is drawn out by necklines that are broad; how far a sleeve leans, degrees (W).
-NECK_HALF, SLEEVE_LEANS = 8.0, 12.0
-#: A sleeve that would lie over the body leans further, up to so many degrees, until it lies beside it.
-MOST_LEANS = 27.0
-#: Beside the armpit a sleeve is so broad, over the breadth of its upper arm; one that ends no further below than this, cm, stands
-#: off; the armpit of what is laid flat lies so far below the bust, cm (W).
-HEAD, SHORT, FLAT_ARMPIT = 0.55, 5.0, 1.0
-NECK_BROAD = {
-    "boat": 1.6,
-    "scoop": 1.25,
-    "square": 1.3,
-    "polo": 0.95,
-    "closed_collar": 0.9,
-    "open_collar": 0.95,
-    "v": 1.05,
-}
-#: Laid flat a leg lies in folds at the fork: so much of its breadth shows there (W).
-SHOWS_AT_FORK = 0.8
-#: How broad a leg is at the knee over its opening, by cut, where it was not measured (W).
-KNEE = {"flare": 0.68, "bootcut": 0.86, "kick_flare": 0.84, "wide": 0.98, "balloon": 1.42, "straight": 1.08}
-#: How far the legs of trousers lie apart at the hem, cm, each from the middle (W).
-APART = 2.6
-_FITS = {"layer": "relaxed", "top": "skimming", "one_piece": "skimming", "swim": "tight"}
-_BROAD = {"wide": 1.7, "flare": 1.5, "bootcut": 1.2, "kick_flare": 1.25, "balloon": 1.1, "skinny": 0.72, "slim": 0.86}
+from craft.wear.openings import neck_of
 
 
 class Flat(NamedTuple):
@@ -84,8 +56,9 @@ def draw_flat(body: Body, landed: Landed) -> tuple[Shape, ...]:
 
 
 @lru_cache(maxsize=1024)
-def flat_of(body: Body, piece: Piece) -> Flat:
-    """The piece laid flat, with its frames; the same in whatever shoes it is worn, so it is drawn once."""
+def flat_of(body: Body, piece: Piece, *, back: bool = False) -> Flat:
+    """The piece laid flat, with its frames; the same in whatever shoes it is worn, so it is drawn once. On its `back` its words
+    are those that `as_behind` gives it."""
     landed = land(body, piece)
     match piece.slot:
         case "shoes":
@@ -95,118 +68,72 @@ def flat_of(body: Body, piece: Piece) -> Flat:
         case "swim":
             return _swim(body, landed)
         case "bottom" if piece.kind == "skirt":
-            frame = _skirt_frame(body, landed, landed.edge("waistband").height - landed.shoes.lift)
+            frame = skirt_frame(body, landed, landed.edge("waistband").height - landed.shoes.lift)
             return Flat(sewn_skirt(_cloth(piece, "skirt"), frame, piece.word("cut") or ""), skirt=frame)
         case "bottom":
-            legs = _legs_frame(body, landed, landed.edge("waistband").height - landed.shoes.lift)
-            return Flat(draw_legs(_cloth(piece, "legs"), legs), legs=legs)
+            legs = legs_frame(body, landed, landed.edge("waistband").height - landed.shoes.lift)
+            return Flat(draw_legs(_cloth(piece, "legs"), legs, back=back), legs=legs)
         case _:
-            return _from_shoulder(body, landed)
+            return _from_shoulder(body, landed, back)
+
+
+def has_back(piece: Piece) -> bool:
+    """Whether a piece is drawn from behind too: what is sewn for trunk and legs."""
+    return piece.slot in ("top", "bottom", "layer", "one_piece")
+
+
+@lru_cache(maxsize=256)
+def flat_behind(body: Body, piece: Piece) -> tuple[Shape, ...]:
+    """The piece laid on its face: its back as the trade draws it.
+
+    >>> from craft.body import Measures
+    >>> keys = [shape.key for shape in flat_behind(Body.of(Measures.of({"stature": 165})), Piece.of({"is": "jeans"}))]
+    >>> "pocket_left" in keys, "fly" in keys
+    (True, False)
+    """
+    flat = flat_of(body, as_behind(piece), back=True)
+    seams: list[Shape] = []
+    if flat.trunk is not None:
+        cloth = _cloth(piece, "trunk")
+        low = flat.trunk if flat.skirt is None else _cut_at(flat.trunk, body.height("waist") - 0.6)
+        seams += trunk_behind(cloth, low)
+        hooded = piece.flag("hooded")
+        seams += hood_up_behind(cloth, flat.trunk) if hooded else ()
+    seams += legs_behind(_cloth(piece, "legs"), flat.legs) if flat.legs is not None else ()
+    seams += skirt_behind(_cloth(piece, "skirt"), flat.skirt) if flat.skirt is not None else ()
+    kept = [shape for shape in flat.shapes if not only_in_front(shape) and "_hood" not in shape.key]
+    return tuple(moved(shape, turned=True) for shape in (*kept, *seams))
 
 
 def _cloth(piece: Piece, key: str) -> Cloth:
     return Cloth(piece, piece.slot, key, colour_of(piece))
 
 
-def _through(marks: Sequence[tuple[float, float]]) -> Callable[[float], float]:
-    """A breadth at a height, straight between marks of (height, breadth) from the top down."""
-
-    def at(height: float) -> float:
-        for (h1, b1), (h0, b0) in pairwise(marks):
-            if height >= h0:
-                return b1 if height >= h1 else b0 + (b1 - b0) * (height - h0) / max(h1 - h0, 0.01)
-        return marks[-1][1]
-
-    return at
-
-
-def _girth(landed: Landed, body: Body, key: str, own: str, fit: str) -> float:
-    """A girth of the piece: measured, or the body's with the ease of its fit word."""
-    measured = landed.piece.figure(key)
-    if measured is not None:
-        return measured
-    word = landed.piece.word("fit") or fit
-    return body.girth(own) * (1 + FIT_EASE[word])
-
-
-def _hem(landed: Landed) -> float:
-    return max(min(edge.height for edge in landed.edges if edge.key == "hem") - landed.shoes.lift, 0.0)
-
-
-def _skirt_frame(body: Body, landed: Landed, band: float) -> Skirt:
-    piece, hip, hem = landed.piece, body.height("hip"), _hem(landed)
-    waist = (piece.figure("waist_cm") or body.girth("waist") + 4) / 4
-    seat = (piece.figure("hip_cm") or body.girth("hip") + 6) / 4
-    sweep = piece.figure("hem_sweep_cm")
-    foot = sweep / 4 if sweep else seat * SWEEPS.get(piece.word("cut") or "", 1.1)
-    at = max(min(hip, band - 4.0), hem + 1.0)
-    half = _through([(band, waist), ((band + at) / 2, waist * 0.42 + seat * 0.58), (at, seat), (hem, foot)])
-    return Skirt(band, at, hem, half, volume=2.4 if foot > seat * 1.2 else 1.0, flat=True)
-
-
-def _legs_frame(body: Body, landed: Landed, band: float) -> Legs:
-    piece = landed.piece
-    hip, crotch, knee = body.height("hip"), body.height("crotch"), body.height("knee")
-    inseam = piece.figure("inseam_cm")
-    hem = _hem(landed) if inseam is None else crotch - inseam
-    waist = (piece.figure("waist_cm") or body.girth("waist") + 4) / 4
-    seat = (piece.figure("hip_cm") or body.girth("hip") + 6) / 4
-    thigh = (piece.figure("thigh_cm") or body.girth("thigh") + 6) / 2
-    cut = piece.word("cut") or KIND[piece.kind].cut
-    opening = piece.figure("leg_opening_cm")
-    foot = (opening if opening is not None else body.girth("calf") * _BROAD.get(cut, 1.05)) / 2
-    if hem > knee + 4.0 and opening is None:
-        foot = thigh * (SHOWS_AT_FORK + 0.03)
-    at_knee = (piece.figure("knee_cm") or 0) / 2 or min(
-        thigh * 0.9, max(foot * KNEE.get(cut, 1.1), body.girth("knee") / 2 + 0.5)
-    )
-    marks = [
-        (crotch, max(seat * 0.96, thigh * SHOWS_AT_FORK)),
-        (crotch - 0.45 * (crotch - knee), (thigh * 0.8 + at_knee) / 2),
-    ]
-    marks += [(knee, at_knee)] if hem < knee - 4 else []
-    width = _through([*marks, (hem, foot)])
-
-    def inner(height: float) -> float:
-        return 0.15 + APART * max(0.0, crotch - height) / max(crotch - hem, 1.0)
-
-    seat_at = max(min(hip, band - 4.0), crotch + 2.0)
-    trunk = _through(
-        [
-            (band, waist),
-            ((band + seat_at) / 2, waist * 0.45 + seat * 0.55),
-            (seat_at, seat),
-            (crotch, marks[0][1] + 0.15),
-        ]
-    )
-    return Legs(band, crotch, hem, seat_at, knee, trunk, inner, lambda h: inner(h) + width(h),
-                volume=2.6 if cut in ("wide", "balloon") else 1.4, flat=True)  # fmt: skip
-
-
-def _from_shoulder(body: Body, landed: Landed) -> Flat:
+def _from_shoulder(body: Body, landed: Landed, back: bool) -> Flat:
     """Tops, layers, dresses and suits, from the shoulder down."""
     piece = landed.piece
     waist = body.height("waist")
     if piece.kind == "dungarees":
-        legs = _legs_frame(body, landed, waist)
+        legs = legs_frame(body, landed, waist)
         half = legs.trunk(waist) * 0.74
         bib = draw_bib(_cloth(piece, "bib"), half, waist - 0.5, body.height("bust") + 1.0, body.height("shoulder"))
-        return Flat((*draw_legs(_cloth(piece, "legs"), legs), *bib), legs=legs)
-    frame = _trunk_frame(body, landed)
+        held = straps_behind(_cloth(piece, "bib"), half, waist, body.height("shoulder")) if back else bib
+        return Flat((*draw_legs(_cloth(piece, "legs"), legs, back=back), *held), legs=legs)
+    frame = trunk_frame(body, landed)
     if KIND[piece.kind].has_legs:
-        legs = _legs_frame(body, landed, waist)
+        legs = legs_frame(body, landed, waist)
         legs = replace(
             legs,
-            trunk=_through(
+            trunk=through(
                 [(waist, frame.half(waist)), (legs.hip, legs.trunk(legs.hip)), (legs.fork, legs.trunk(legs.fork))]
             ),
         )
         trunk = _cut_at(frame, waist)
-        sewn = (*draw_trunk(_cloth(piece, "trunk"), trunk), *draw_legs(_cloth(piece, "legs"), legs))
+        sewn = (*draw_trunk(_cloth(piece, "trunk"), trunk), *draw_legs(_cloth(piece, "legs"), legs, back=back))
         return Flat((*_inside(piece, frame), *sewn), trunk, legs)
     if piece.kind == "dress" and frame.low < waist - 8.0:
-        skirt = _skirt_frame(body, landed, waist)
-        own = _through(
+        skirt = skirt_frame(body, landed, waist)
+        own = through(
             [
                 (waist, frame.half(waist)),
                 (skirt.hip, max(frame.half(skirt.hip), skirt.half(skirt.hip))),
@@ -232,7 +159,7 @@ FLAT_NECK_BEHIND = 2.2
 def _inside(piece: Piece, frame: Trunk) -> tuple[Shape, ...]:
     """The inside of the back, which shows in the neck of what is laid flat."""
     neck = frame.neck
-    if neck_of(piece) in ("polo", "halter", "one_shoulder") or _is_strapped(piece) or neck[0][1] > frame.top - 3.0:
+    if neck_of(piece) in ("polo", "halter", "one_shoulder") or is_strapped(piece) or neck[0][1] > frame.top - 3.0:
         return ()
     x, y = neck[-1]
     # A collar stands behind; without one the edge dips.
@@ -251,168 +178,13 @@ def _cut_at(frame: Trunk, low: float) -> Trunk:
 
 def _hung(piece: Piece, body: Body, shapes: tuple[Shape, ...], frame: Trunk) -> tuple[Shape, ...]:
     """With the straps it hangs by, where it has any."""
-    if not _is_strapped(piece):
+    if not is_strapped(piece):
         return shapes
     (x, y), (out, _) = frame.neck[-1], frame.shoulder[-1]
     top = body.height("shoulder")
     runs: list[Run] = [[(x, y), (x * 0.94, top)], [(x * 0.94, top), (out * 0.94, top)], [(out * 0.94, top), (out, y)]]
     right = area("strap_right", piece.slot, runs, colour_of(piece))
     return (right, other_side(right, "strap_left", runs), *shapes)
-
-
-def _is_strapped(piece: Piece) -> bool:
-    return piece.kind == "camisole" or piece.word("cut") == "slip"
-
-
-def _trunk_frame(body: Body, landed: Landed) -> Trunk:
-    piece = landed.piece
-    top, bust, waist_at, hip_at = (body.height(name) for name in ("shoulder", "bust", "waist", "hip"))
-    hem = min(_hem(landed), waist_at + 12.0 if piece.kind != "bikini_top" else top)
-    fit = _FITS[piece.slot]
-    chest = _girth(landed, body, "chest_cm", "bust", fit) / 4
-    loose = _girth(landed, body, "waist_cm", "waist", fit) / 4
-    waist = loose if piece.figure("waist_cm") else max(loose, chest * 0.9)
-    seat = max(_girth(landed, body, "hip_cm", "hip", fit) / 4, waist)
-    sweep = piece.figure("hem_sweep_cm")
-    armhole = bust - FLAT_ARMPIT
-    marks = [(armhole, chest), (waist_at, waist), (hip_at, seat)]
-    kept = [mark for mark in marks if mark[0] > hem + 3.0]
-    last = _through(marks)(hem)
-    foot = sweep / 4 if sweep else last * (SWEEPS.get(piece.word("cut") or "", 1.04) if hem < hip_at else 1.0)
-    half = _through([*kept, (hem, foot)])
-    shoulder = (piece.figure("shoulder_cm") or body.breadths["shoulder_breadth"].cm) / 2 + 0.6
-    neck = neck_of(piece)
-    opening = NECK_HALF * NECK_BROAD.get(neck, 1.0)
-    bare = sleeve_of(piece) == "none"
-    end = max(opening + 3.0, shoulder * 0.84) if bare else shoulder
-    start: Point = (end, top - 4.2 * end / max(shoulder, 1.0))
-    dip = _dip(piece, neck, opening, top, piece.figure("neck_depth_cm") or NECK_DEPTH[neck])
-    pit: Point = (half(armhole), armhole)
-    fall = start[1] - armhole
-    inner = min(end, pit[0])
-    sewn = [
-        start,
-        (inner - 1.1, start[1] - 0.42 * fall),
-        (inner - 0.3 + 0.14 * (pit[0] - inner), start[1] - 0.74 * fall),
-        (inner + 0.58 * (pit[0] - inner), armhole + 0.09 * fall),
-        pit,
-    ]
-    side = [pit, *((half(h), h) for h in (*(h for h, _ in kept[1:]), hem))]
-    shirt = piece.kind == "shirt"
-    curve = 3.0 if shirt else 0.0
-    edge: list[Point] = [
-        (side[-1][0], hem + curve),
-        (side[-1][0] * 0.62, hem),
-        (0.0, hem - 0.4),
-        (-side[-1][0] * 0.62, hem),
-        (-side[-1][0], hem + curve),
-    ]
-    side[-1] = edge[0]
-    frame = Trunk(
-        dip, [dip[-1], start], sewn,
-        side, edge, half, bust, waist_at, hip_at, volume=1.5, flat=True,
-    )  # fmt: skip
-    if _is_strapped(piece):
-        peak: Point = (chest * 0.56, bust + 7.5)
-        low = max(bust + 1.5, dip[0][1])
-        out: Point = (peak[0] + 1.0, peak[1])
-        return replace(
-            frame,
-            neck=[(0.0, low), (chest * 0.3, low + 0.28 * (peak[1] - low)), peak],
-            shoulder=[peak, out],
-            armhole=[out, (chest * 0.8, armhole + 0.5), pit],
-        )
-    if neck == "halter":
-        begin: Point = (opening * 1.1, top - 0.6)
-        return replace(
-            frame, shoulder=[dip[-1], begin], armhole=[begin, (begin[0] + 1.5, (top + armhole) / 2 + 2.0), pit]
-        )
-    if neck == "one_shoulder":
-        side_pit: Point = (pit[0] * 0.98, armhole + 1.0)
-        return replace(
-            frame, neck=[(0.0, dip[0][1]), dip[-1]], left_above=[[(0.0, dip[0][1]), side_pit], [side_pit, pit]]
-        )
-    if piece.kind in ("poncho", "cape"):
-        wide = _through([(start[1], end), (hem, end * 1.75)])
-        out_side = [(wide(h), h) for h in steps(start[1] - 2.0, hem, 12.0)]
-        return replace(
-            frame,
-            armhole=[start, out_side[0]],
-            side=out_side,
-            half=wide,
-            hem=[out_side[-1], (0.0, hem - 0.6), (-out_side[-1][0], hem)],
-        )
-    return replace(frame, sleeve=_sleeve(body, landed, frame))
-
-
-def _dip(piece: Piece, neck: str, opening: float, top: float, depth: float) -> list[Point]:
-    """The neckline from its middle out to the shoulder."""
-    edge: Point = (opening, top)
-    if piece.slot == "layer":
-        depth = (
-            HOODED_DEPTH
-            if piece.flag("hooded")
-            else {"blazer": 30.0, "coat": 26.0, "waistcoat": 26.0, "cardigan": 22.0, "jacket": 7.0, "gilet": 3.0}.get(
-                piece.kind, depth
-            )
-        )
-    if neck == "polo":
-        return [(0.0, top + 4.5), (opening * 0.7, top + 4.4), (opening * 0.86, top + 4.0), (opening * 1.02, top + 0.6)]
-    if neck in ("v", "open_collar") or piece.word("cut") == "wrap" or (piece.slot == "layer" and depth > 8):
-        return [(0.0, top - depth), edge]
-    if neck == "square":
-        return [(0.0, top - depth), (opening * 0.95, top - depth), edge]
-    turns = [math.pi / 2 * step / 3 for step in range(4)]
-    return [(opening * math.sin(turn), top - depth * math.cos(turn)) for turn in turns]
-
-
-def _sleeve(body: Body, landed: Landed, frame: Trunk) -> Sleeve | None:
-    """A sleeve that hangs beside the trunk: over its head as broad as the upper arm, then down to the cuff. One that ends before
-    the arm hangs free stands off as it lies on a table."""
-    piece = landed.piece
-    word = sleeve_of(piece)
-    length = piece.figure("sleeve_cm") or (
-        SLEEVE_SHARE[word] * body.lengths["arm_length"].cm if word != "none" else 0.0
-    )
-    if length <= 0:
-        return None
-    upper = (piece.figure("upper_arm_cm") or body.girth("upper_arm") + 8) / 2
-    shape = piece.word("sleeve_shape")
-    wide = shape == "wide" or piece.kind == "kimono"
-    (x, y), pit = frame.shoulder[-1], frame.armpit
-    out: Point = (pit[0] + HEAD * upper, pit[1] + 1.5)
-    over = math.dist((x, y), out)
-    puff = 2.6 if shape == "puffed" else 0.0
-    crown: Point = (x + 0.34 * (out[0] - x), y - 0.25 * (y - out[1]) + puff)
-    if length < over + SHORT:
-        u, v = (out[0] - x) / over, (out[1] - y) / over
-        end: Point = (x + u * length, y + v * length)
-        cuff = upper * (1.1 if wide else 0.72)
-        inside: Point = (max(end[0] + v * cuff, pit[0] + 1.8), end[1] - u * cuff)
-        outer = [(x, y), crown, end] if length > 12.0 else [(x, y), end]
-        return Sleeve(outer, [pit, inside], math.degrees(math.atan2(u, -v)), frame.armhole)
-    cuff = upper * (1.35 if wide else 0.66 if length > 45.0 else 0.76)
-    lean = math.radians(_lean(frame, out, length - over, cuff))
-    down = length - over
-    foot: Point = (out[0] + math.sin(lean) * down, out[1] - math.cos(lean) * down)
-    inside = (foot[0] - math.cos(lean) * cuff, foot[1] - math.sin(lean) * cuff)
-    half: Point = (
-        out[0] + math.sin(lean) * down * 0.5 + (1.2 if shape == "puffed" else 0.0),
-        out[1] - math.cos(lean) * down * 0.5,
-    )
-    outer = [(x, y), crown, (out[0] + puff * 0.6, out[1]), *([half] if down > 16.0 else []), foot]
-    inner = [pit, ((pit[0] + inside[0]) / 2 + 0.5, (pit[1] + inside[1]) / 2), inside]
-    return Sleeve(outer, inner, math.degrees(lean), frame.armhole)
-
-
-def _lean(frame: Trunk, out: Point, down: float, cuff: float) -> float:
-    """How far a sleeve leans so that its cuff lies beside the body, degrees."""
-    for lean in range(int(SLEEVE_LEANS), int(MOST_LEANS) + 1):
-        turn = math.radians(lean)
-        low = out[1] - math.cos(turn) * down
-        if out[0] + math.sin(turn) * down - math.cos(turn) * cuff > frame.half(max(low, frame.low)) + 1.5:
-            return float(lean)
-    return MOST_LEANS
 
 
 def _shoe(body: Body, landed: Landed) -> tuple[Shape, ...]:
@@ -427,14 +199,14 @@ def _shoe(body: Body, landed: Landed) -> tuple[Shape, ...]:
 def _swim(body: Body, landed: Landed) -> Flat:
     piece = landed.piece
     if piece.kind == "swim_shorts":
-        legs = _legs_frame(body, landed, landed.edge("waistband").height)
+        legs = legs_frame(body, landed, landed.edge("waistband").height)
         return Flat(draw_legs(_cloth(piece, "legs"), legs), legs=legs)
     chest = (piece.figure("chest_cm") or body.girth("bust") * 0.9) / 4
     under = (piece.figure("under_bust_cm") or body.girth("under_bust") * 0.92) / 4
     waist = (piece.figure("waist_cm") or body.girth("waist") * 0.92) / 4
     seat = (piece.figure("hip_cm") or body.girth("hip") * 0.92) / 4
     at = {name: body.height(name) for name in ("shoulder", "bust", "under_bust", "waist", "high_hip", "hip", "crotch")}
-    half = _through(
+    half = through(
         [(at["bust"], chest), (at["under_bust"], under), (at["waist"], waist), (at["hip"], seat), (at["crotch"], seat)]
     )
     return Flat(sewn_swim(piece, Levels.on(body, 0.0, half), piece.slot))

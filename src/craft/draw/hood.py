@@ -78,6 +78,26 @@ def _standing(cloth: Cloth, frame: Trunk) -> list[Shape]:
     ]  # fmt: skip
 
 
+def hood_up_behind(cloth: Cloth, frame: Trunk) -> list[Shape]:
+    """As it lies on its face on a table: drawn up, its seam in the middle."""
+    x, high = frame.neck[-1]
+    runs: list[Run] = [
+        [
+            (0.0, high + STANDS),
+            (x * 0.75, high + STANDS * 0.93),
+            (x * 1.3, high + STANDS * 0.62),
+            (x * 1.36, high + STANDS * 0.3),
+            (x * 1.1, high),
+        ],
+        [(x * 1.1, high), (x * 0.7, high - 3.4), (0.0, high - 4.6)],
+    ]
+    key = f"{cloth.key}_hood"
+    return [
+        area(key, cloth.slot, whole(runs), cloth.colour, weave=weave_of(cloth.piece, cloth.colour), light="form"),
+        lines(f"{key}_seam", cloth.slot, "seam", [[(0.0, high + STANDS), (0.0, high - 4.6)]], thread(cloth.colour)),
+    ]  # fmt: skip
+
+
 def hood_behind(cloth: Cloth, neck: float, high: float) -> list[Shape]:
     """On the back: it hangs in a point from the neck, whose half breadth and height are given."""
     low = high - HANGS

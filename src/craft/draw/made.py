@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import NamedTuple
 
+from craft.cloth import Piece
 from craft.draw.frames import Cloth
 
 
@@ -58,3 +59,8 @@ def made(cloth: Cloth) -> Made:
     row = MADE.get(cloth.piece.kind, Made())
     # What closes to a hood has a zip.
     return row._replace(buttons=0, zip=True) if row.opens and cloth.piece.flag("hooded") else row
+
+
+def is_strapped(piece: Piece) -> bool:
+    """Whether it hangs by thin straps."""
+    return piece.kind == "camisole" or piece.word("cut") == "slip"

@@ -9,6 +9,7 @@ from itertools import pairwise
 from craft.draw.bottom import EASE_SHOWS, outer
 from craft.draw.figure import SHOULDER_SLOPE, arm_path, armpit_of, neck_half, shoulder_line
 from craft.draw.frames import Cloth, Sleeve, Trunk, armhole_of
+from craft.draw.made import is_strapped
 from craft.draw.shapes import Point, Run, Shape, along, area, other_side, steps
 from craft.draw.trunk import draw_trunk
 from craft.look import Outfit
@@ -35,11 +36,6 @@ ROUND_IN = 4
 STRAP_WIDE, STRAP_AT = 1.0, 0.56
 #: A sleeve's room by its shape, over what its volume gives, at head, elbow and cuff (W).
 SLEEVE_ROOM = {"puffed": (3.4, 1.6, 0.8), "wide": (1.0, 1.5, 3.6), "close": (0.5, 0.4, 0.4)}
-
-
-def is_strapped(top: WornTop) -> bool:
-    """Whether it hangs by thin straps."""
-    return top.piece.kind == "camisole" or top.piece.word("cut") == "slip"
 
 
 def top_half(outfit: Outfit, top: WornTop, height: float) -> float:
@@ -192,7 +188,7 @@ def top_frame(outfit: Outfit, top: WornTop) -> Trunk:
         volume=top.volume,
         tied=right_low if top.tucked and top.front.cm == top.side.cm else None,
     )
-    if is_strapped(top):
+    if is_strapped(top.piece):
         return _strapped(frame)
     if top.neck == "halter":
         start: Point = (neck[-1][0] * 1.25, neck[-1][1] - 0.4)
@@ -274,5 +270,5 @@ def draw_top(outfit: Outfit) -> tuple[Shape, ...]:
         return ()
     frame = top_frame(outfit, top)
     cloth = Cloth(top.piece, "top", "top", top.colour)
-    held = straps(outfit, cloth, frame) if is_strapped(top) else ()
+    held = straps(outfit, cloth, frame) if is_strapped(top.piece) else ()
     return (*held, *draw_trunk(cloth, frame))

@@ -30,9 +30,11 @@ def draw_trunk(cloth: Cloth, frame: Trunk) -> tuple[Shape, ...]:
     )
     ink = thread(cloth.colour)
     found = [*draw_sleeves(cloth, frame.sleeve), body, *side_panels(cloth, frame.side, frame.waist)]
-    seams, stitches = _seams(cloth, frame), _stitches(cloth, frame)
+    seams, stitches, before = _seams(cloth, frame), _stitches(cloth, frame), _front_seams(cloth, frame)
     if seams:
         found.append(lines(f"{cloth.key}_seams", cloth.slot, "seam", seams, ink, clip=cloth.key))
+    if before:
+        found.append(lines(f"{cloth.key}_seams_front", cloth.slot, "seam", before, ink, clip=cloth.key))
     if stitches:
         found.append(lines(f"{cloth.key}_stitches", cloth.slot, "stitch", stitches, _topstitch(cloth), clip=cloth.key))
     bent = fall_of_cloth(cloth, frame)
@@ -160,12 +162,9 @@ def _turned_up(cloth: Cloth, sleeve: Sleeve, name: str, sides: tuple[tuple[str, 
 
 
 def _seams(cloth: Cloth, frame: Trunk) -> list[Run]:
-    """Lines within the body of the garment: shoulder and yoke, princess seams and darts, ribs, what a cut adds."""
+    """Lines within the body of the garment, before and behind: princess seams and darts, ribs."""
     piece, how = cloth.piece, made(cloth)
     right: list[Run] = []
-    if how.yoke:
-        a, b = between(frame.shoulder[0], frame.shoulder[-1], 0.06), frame.armhole[min(1, len(frame.armhole) - 1)]
-        right.append([(a[0] + 0.6, a[1] - 3.2), (b[0] * 0.75, b[1] - 0.6), (b[0], b[1] + 1.0)])
     if (
         piece.kind in ("blazer", "waistcoat", "coat")
         or piece.flag("darts")
@@ -183,8 +182,19 @@ def _seams(cloth: Cloth, frame: Trunk) -> list[Run]:
     found += [flip(run) for run in found]
     if how.rib:
         found += rib_lines(frame, how.rib)
-    if piece.kind == "sweatshirt":
-        x, y = frame.neck[0]
+    return found
+
+
+def _front_seams(cloth: Cloth, frame: Trunk) -> list[Run]:
+    """Lines of the front alone: the yoke that comes over the shoulder, a sweatshirt's wedge, what wraps over."""
+    piece, how = cloth.piece, made(cloth)
+    found: list[Run] = []
+    if how.yoke:
+        a, b = between(frame.shoulder[0], frame.shoulder[-1], 0.06), between(frame.armhole[0], frame.armhole[1], 0.7)
+        over: Run = [(a[0] + 0.4, a[1] - 4.0), ((a[0] + b[0]) / 2, (a[1] + b[1]) / 2 - 2.2), b]
+        found += [over, flip(over)]
+    if piece.kind == "sweatshirt" and not piece.flag("hooded"):
+        y = frame.neck[0][1]
         found.append([(-2.6, y - 0.6), (0.0, y - 5.6), (2.6, y - 0.6)])
     if piece.word("cut") == "wrap":
         found += _wrapped(frame)

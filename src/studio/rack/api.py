@@ -17,7 +17,7 @@ from craft.cloth.kinds import KIND
 from craft.cloth.piece import colour_of
 from craft.cloth.words import figure_name, said, unit_of
 from craft.draw.flat_lines import flat_lines
-from craft.draw.flats import flat_of
+from craft.draw.flats import flat_behind, flat_of, has_back
 from craft.fit import Landed
 from craft.formats.brief_form import Said
 from craft.formats.rack_form import Facts
@@ -173,9 +173,10 @@ class OffLabel(BaseModel):
 
 class RackDetail(BaseModel):
     """One piece with everything its landing says, where each of its figures is measured on it, and where it is not
-    what its label says."""
+    what its label says; its flat from behind, where a back is sewn on it."""
 
     piece: RackPieceOut
+    behind: list[DrawnShape]
     placed: PlacedOut
     lines: list[FlatMeasure]
     off_label: list[OffLabel]
@@ -320,6 +321,7 @@ def _one(request: MemberRequest, piece_id: UUID, heel: float) -> RackDetail:
     picture, facts = first_of_pieces(request.user, row.client_id).get(row.id), stored(Facts, row.facts)
     return RackDetail(
         piece=rack_piece_out(row, landed, picture).model_copy(update={"flat": _flat(shopper.body, landed.piece)}),
+        behind=drawn(flat_behind(shopper.body, landed.piece)) if has_back(landed.piece) else [],
         placed=placed_out(landed, [], [], shopper.unit),
         lines=[
             FlatMeasure(key=line.key, points=[list(point) for point in line.points], half=line.half)

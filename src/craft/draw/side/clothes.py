@@ -13,7 +13,7 @@ from typing import NamedTuple
 from craft.draw.bottom import HANGS_BROAD, outer
 from craft.draw.frames import Cloth, Trunk
 from craft.draw.layer import OVER_ARMS, at_their_places, layer_frame, layer_half
-from craft.draw.made import made
+from craft.draw.made import is_strapped, made
 from craft.draw.shapes import Point, Run, Shape, area, between, lines, moved, steps
 from craft.draw.shoe_side import draw_shoe_side
 from craft.draw.side.body import draw_arm_side, draw_body_side, side_of
@@ -21,7 +21,7 @@ from craft.draw.side.neck import Cut, cut_of, draw_neck_side
 from craft.draw.side.sleeve import draw_armhole, draw_sleeve_side
 from craft.draw.side.swim import draw_swim_side
 from craft.draw.side.worn import draw_beneath_side, draw_besides_side
-from craft.draw.top import is_strapped, top_frame, top_half
+from craft.draw.top import top_frame, top_half
 from craft.draw.weave import light_of, opacity_of, thread, weave_of
 from craft.look import Outfit
 from craft.wear import WornBottom, WornLayer, WornTop
@@ -232,11 +232,11 @@ def _top(outfit: Outfit) -> tuple[tuple[Shape, ...], tuple[Shape, ...]]:
     drawn = _upper(
         outfit,
         cloth,
-        cut_of(outfit, frame, top.piece, is_strapped(top)),
+        cut_of(outfit, frame, top.piece, is_strapped(top.piece)),
         Hang(low, ease, top.volume, held, _front_end(outfit, top)),
     )
     if frame.sleeve is None:
-        return (*drawn, *(() if is_strapped(top) else draw_armhole(outfit, cloth))), ()
+        return (*drawn, *(() if is_strapped(top.piece) else draw_armhole(outfit, cloth))), ()
     return drawn, draw_sleeve_side(outfit, cloth, frame)
 
 

@@ -5141,7 +5141,7 @@ export interface components {
             /** Lift */
             lift?: ("soft" | "lifted") | null;
             /** Fabric */
-            fabric?: ("thin" | "substantial" | "chunky" | "clinging" | "draping" | "structured" | "rigid" | "stretch" | "satin" | "ribbed" | "denim" | "leather" | "linen" | "crochet" | "sheer")[] | null;
+            fabric?: ("thin" | "substantial" | "chunky" | "clinging" | "draping" | "structured" | "rigid" | "stretch" | "satin" | "ribbed" | "denim" | "leather" | "linen" | "crochet" | "sheer" | "lace")[] | null;
             /** Fade */
             fade?: ("thighs" | "seat")[] | null;
             /** Swim Detail */
@@ -5168,6 +5168,8 @@ export interface components {
             padded?: boolean | null;
             /** Darts */
             darts?: boolean | null;
+            /** Hooded */
+            hooded?: boolean | null;
             /** Colour */
             colour?: string | null;
             /** Second Colour */
@@ -6308,10 +6310,12 @@ export interface components {
         /**
          * RackDetail
          * @description One piece with everything its landing says, where each of its figures is measured on it, and where it is not
-         *     what its label says.
+         *     what its label says; its flat from behind, where a back is sewn on it.
          */
         RackDetail: {
             piece: components["schemas"]["RackPieceOut"];
+            /** Behind */
+            behind: components["schemas"]["DrawnShape"][];
             placed: components["schemas"]["PlacedOut"];
             /** Lines */
             lines: components["schemas"]["FlatMeasure"][];

@@ -7,6 +7,7 @@
   import { length } from "../units";
   import Besides from "./Besides.svelte";
   import Figures from "./Figures.svelte";
+  import Flat from "./Flat.svelte";
   import LikeThis from "./LikeThis.svelte";
   import Pictures from "./Pictures.svelte";
   import type { Rack } from "./rack.svelte";
@@ -19,6 +20,8 @@
   }
   const { rack, detail, words }: Props = $props();
   const piece = $derived(detail.piece);
+  /** Its back is shown beside its front. */
+  let turned = $state(false);
   const checks = $derived(detail.placed.checks.filter((check) => !studio.turned || check.stance === "fits"));
 
   async function remove() {
@@ -94,6 +97,26 @@
         .map((edge) => `${edge.name} ${length(edge.height, studio.unit)}, ${edge.place}`)
         .join("; ")}.
     </p>
+  {/if}
+  <div class="mt-2 flex items-end justify-center gap-2">
+    <Flat shapes={piece.flat} id="front" basted={!piece.measured} scale={1.6} tall={150} wide={150} />
+    {#if turned && detail.behind.length}
+      <span data-behind
+        ><Flat
+          shapes={detail.behind}
+          id="behind"
+          basted={!piece.measured}
+          scale={1.6}
+          tall={150}
+          wide={150}
+        /></span
+      >
+    {/if}
+  </div>
+  {#if detail.behind.length}
+    <button class="quiet mx-auto block text-sm" aria-pressed={turned} onclick={() => (turned = !turned)}
+      >From behind</button
+    >
   {/if}
   <div class="mt-3">
     <Pictures
