@@ -173,3 +173,23 @@ def test_lace_is_told_from_every_other_cloth() -> None:
         for cloth in ("lace", "crochet", "linen", "ribbed")
     }
     assert len(woven) == 4
+
+
+@pytest.mark.parametrize(("cut", "areas"), [("slip", 1), ("shift", 1), ("sheath", 1), ("a_line", 2), ("wrap", 2)])
+def test_a_dress_falls_in_one_where_no_seam_parts_it_at_the_waist(cut: str, areas: int) -> None:
+    said = {"is": "dress", "cut": cut, "hem": "knee"}
+    for shapes in (tuple(drawn(said).values()), flat_of(BODY, Piece.of(said)).shapes, draw_back(worn(said))):
+        whole = [shape for shape in shapes if shape.role == "cloth" and shape.key in ("top", "trunk", "skirt")]
+        assert len(whole) == areas
+        # What is sewn on it lies on it.
+        held = {shape.key for shape in shapes}
+        assert all(shape.clip is None or shape.clip in held for shape in shapes if shape.slot == "one_piece")
+
+
+def test_what_stretches_lies_narrower_and_a_bodysuit_ends_at_the_crotch() -> None:
+    def size(kind: str) -> tuple[float, float]:
+        left, low, right, _ = bounds(flat_of(BODY, Piece.of({"is": kind})).shapes)
+        return right - left, low
+
+    assert size("leggings")[0] < 0.9 * size("trousers")[0]
+    assert size("bodysuit")[1] < size("tee")[1] - 8.0

@@ -113,7 +113,7 @@ def skirt_behind(cloth: Cloth, frame: Skirt) -> list[Shape]:
         runs += [[(sign * half, band - 3.6), (sign * half * 1.02, band - 11.0)] for sign in (-1, 1)]
     if narrow and band - low > 40.0:
         runs += [[(0.0, low), (0.0, low + VENT)], [(1.4, low), (1.4, low + VENT), (0.0, low + VENT + 2.0)]]
-    return [lines(f"{cloth.key}_back", cloth.slot, "seam", runs, thread(cloth.colour), clip=cloth.key)]
+    return [lines(f"{cloth.key}_back", cloth.slot, "seam", runs, thread(cloth.colour))]
 
 
 def _pocket(x: float, top: float) -> list[Run]:

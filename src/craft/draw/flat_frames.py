@@ -36,10 +36,14 @@ NECK_BROAD = {
     "open_collar": 0.95,
     "v": 1.05,
 }
+#: Half the breadth of a bodysuit at the crotch, cm (W).
+CROTCH = 3.6
 #: Laid flat a leg lies in folds at the fork: so much of its breadth shows there (W).
 SHOWS_AT_FORK = 0.8
 #: How broad a leg is at the knee over its opening, by cut, where it was not measured (W).
 KNEE = {"flare": 0.68, "bootcut": 0.86, "kick_flare": 0.84, "wide": 0.98, "balloon": 1.42, "straight": 1.08}
+#: Laid flat, what clings is so broad over the body that it stretches on (W).
+SHRUNK = 0.84
 #: How far the legs of trousers lie apart at the hem, cm, each from the middle (W).
 APART = 2.6
 _FITS = {"layer": "relaxed", "top": "skimming", "one_piece": "skimming", "swim": "tight"}
@@ -87,16 +91,23 @@ def legs_frame(body: Body, landed: Landed, band: float) -> Legs:
     hip, crotch, knee = body.height("hip"), body.height("crotch"), body.height("knee")
     inseam = piece.figure("inseam_cm")
     hem = _hem(landed) if inseam is None else crotch - inseam
-    waist = (piece.figure("waist_cm") or body.girth("waist") + 4) / 4
-    seat = (piece.figure("hip_cm") or body.girth("hip") + 6) / 4
-    thigh = (piece.figure("thigh_cm") or body.girth("thigh") + 6) / 2
+    shrunk = SHRUNK if piece.kind == "leggings" else 1.0
+
+    def round_(key: str, girth: str, play: float) -> float:
+        return piece.figure(key) or (body.girth(girth) + (play if shrunk == 1.0 else 0.0)) * shrunk
+
+    waist, seat, thigh = (
+        round_("waist_cm", "waist", 4) / 4,
+        round_("hip_cm", "hip", 6) / 4,
+        round_("thigh_cm", "thigh", 6) / 2,
+    )
     cut = piece.word("cut") or KIND[piece.kind].cut
     opening = piece.figure("leg_opening_cm")
-    foot = (opening if opening is not None else body.girth("calf") * _BROAD.get(cut, 1.05)) / 2
+    foot = (opening if opening is not None else body.girth("calf") * shrunk * _BROAD.get(cut, 1.05)) / 2
     if hem > knee + 4.0 and opening is None:
         foot = thigh * (SHOWS_AT_FORK + 0.03)
     at_knee = (piece.figure("knee_cm") or 0) / 2 or min(
-        thigh * 0.9, max(foot * KNEE.get(cut, 1.1), body.girth("knee") / 2 + 0.5)
+        thigh * 0.9, max(foot * KNEE.get(cut, 1.1), body.girth("knee") * shrunk / 2 + 0.5 * (shrunk == 1.0))
     )
     marks = [
         (crotch, max(seat * 0.96, thigh * SHOWS_AT_FORK)),
@@ -165,6 +176,12 @@ def trunk_frame(body: Body, landed: Landed) -> Trunk:
         (-side[-1][0], hem + curve),
     ]
     side[-1] = edge[0]
+    if piece.kind == "bodysuit":
+        # Held at the crotch, with a leg opening that rises to the side of the hip.
+        leg = hem + 0.9 * (body.height("high_hip") - hem)
+        side = [pit, *((half(h), h) for h, _ in kept[1:] if h > leg + 3.0), (half(leg), leg)]
+        right: list[Point] = [side[-1], (half(leg) * 0.5, hem + 0.34 * (leg - hem)), (CROTCH, hem)]
+        edge = [*right, (0.0, hem - 0.5), *((-x, y) for x, y in reversed(right))]
     frame = Trunk(
         dip, [dip[-1], start], sewn,
         side, edge, half, bust, waist_at, hip_at, volume=1.5, flat=True,

@@ -17,6 +17,7 @@ from craft.cloth.piece import colour_of
 from craft.draw.behind import as_behind, legs_behind, only_in_front, skirt_behind, trunk_behind
 from craft.draw.bib import draw_bib, straps_behind
 from craft.draw.collars import has_lapels
+from craft.draw.dress import falls_in_one, sewn_in_one
 from craft.draw.flat_frames import legs_frame, skirt_frame, through, trunk_frame
 from craft.draw.frames import Cloth, Legs, Skirt, Trunk
 from craft.draw.hood import hood_up_behind
@@ -142,6 +143,9 @@ def _from_shoulder(body: Body, landed: Landed, back: bool) -> Flat:
         )
         skirt = replace(skirt, half=own)
         trunk = _cut_at(frame, waist - 0.6)
+        if falls_in_one(piece):
+            fallen = sewn_in_one(_cloth(piece, "trunk"), trunk, skirt)
+            return Flat((*_inside(piece, frame), *_hung(piece, body, fallen, trunk)), frame, skirt=skirt)
         shapes = (
             *_inside(piece, frame),
             *_hung(piece, body, draw_trunk(_cloth(piece, "trunk"), trunk), trunk),

@@ -8,6 +8,7 @@ from functools import lru_cache, partial
 
 from craft.draw.bib import draw_bib
 from craft.draw.bottom import draw_bottom
+from craft.draw.dress import draw_dress, falls_in_one
 from craft.draw.extras import draw_extras
 from craft.draw.figure import draw_figure
 from craft.draw.frames import Cloth
@@ -58,8 +59,10 @@ def draw_look(outfit: Outfit, *, back: bool = False) -> tuple[Shape, ...]:
     below = bottom + shoes if inside else shoes + bottom
     bib = outfit.one_piece is not None and outfit.one_piece.kind == "dungarees"
     in_one = outfit.one_piece is not None and not (outfit.look.piece("top") or outfit.look.piece("bottom"))
-    # Of a dress the skirt is sewn over the bodice's edge.
+    # Of a dress the skirt is sewn over the bodice's edge, where it does not fall in one.
     middle = top + below + _bib(outfit) if bib and legs else top + below if in_one else below + top
+    if in_one and outfit.one_piece is not None and falls_in_one(outfit.one_piece):
+        middle = shoes + kept("dress", lambda: draw_dress(outfit), top_on, bottom_on)
     over_it: tuple[Shape, ...] = ()
     for at, layer in enumerate(outfit.layers):
         is_outer = at == len(outfit.layers) - 1

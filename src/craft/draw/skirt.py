@@ -42,28 +42,36 @@ def skirt_half(outfit: Outfit, skirt: WornBottom, height: float) -> float:
     return max(free, body.half_breadth(max(height - lift, 0.0)) + 0.3 if skirt.volume < 1.2 else free)
 
 
-def draw_skirt(outfit: Outfit, skirt: WornBottom) -> tuple[Shape, ...]:
-    """A skirt from its band down; of a dress, from the waist."""
-    frame = Skirt(
+def skirt_frame_on(outfit: Outfit, skirt: WornBottom) -> Skirt:
+    """A skirt as it hangs."""
+    return Skirt(
         skirt.waistband.cm,
         outfit.body.height("hip") + outfit.lift,
         max(skirt.hem.cm, 0.0),
         lambda height: skirt_half(outfit, skirt, height),
         skirt.volume,
     )
-    return sewn_skirt(Cloth(skirt.piece, skirt.piece.slot, "skirt", skirt.colour), frame, skirt.cut)
+
+
+def draw_skirt(outfit: Outfit, skirt: WornBottom) -> tuple[Shape, ...]:
+    """A skirt from its band down; of a dress, from the waist."""
+    cloth = Cloth(skirt.piece, skirt.piece.slot, "skirt", skirt.colour)
+    return sewn_skirt(cloth, skirt_frame_on(outfit, skirt), skirt.cut)
 
 
 def sewn_skirt(cloth: Cloth, frame: Skirt, cut: str) -> tuple[Shape, ...]:
     """A skirt and what is on it."""
-    piece, band, hem = cloth.piece, frame.band, frame.hem
-    top, foot = frame.half(band), frame.half(hem)
-    waved = min(1.0, max(0.0, frame.volume - 1.2)) * (1.1 if not frame.flat else 0.7)
-    edge = _hem(foot, hem, waved)
+    piece, band = cloth.piece, frame.band
+    top, edge = frame.half(band), hem_of(frame)
     right: list[Run] = [[(0.0, band - 0.5), (top * 0.5, band - 0.35), (top, band)], [*frame.side()[:-1], edge[0]], edge]
     shape = area(cloth.key, cloth.slot, whole(right), cloth.colour, weave=weave_of(piece, cloth.colour),
                  light=light_of(piece), opacity=opacity_of(piece))  # fmt: skip
-    found = [shape, *side_panels(cloth, frame.side(), band)]
+    return (shape, *side_panels(cloth, frame.side(), band), *worked_skirt(cloth, frame, cut))
+
+
+def worked_skirt(cloth: Cloth, frame: Skirt, cut: str) -> tuple[Shape, ...]:
+    """What is sewn on a skirt, and how it falls."""
+    piece, found = cloth.piece, list[Shape]()
     seams, stitches, bent = _sewn(cloth, frame, cut)
     ink = thread(cloth.colour)
     if bent:
@@ -76,8 +84,10 @@ def sewn_skirt(cloth: Cloth, frame: Skirt, cut: str) -> tuple[Shape, ...]:
     return tuple(found)
 
 
-def _hem(foot: float, hem: float, waved: float) -> Run:
+def hem_of(frame: Skirt) -> Run:
     """The hem from the right side to the middle, at its lowest where it is meant to end; in waves where there is cloth."""
+    foot, hem = frame.half(frame.hem), frame.hem
+    waved = min(1.0, max(0.0, frame.volume - 1.2)) * (1.1 if not frame.flat else 0.7)
     if waved < 0.3:
         return [(foot, hem + 0.4), (foot * 0.6, hem + 0.1), (0.0, hem)]
     rises = ((1.0, 1.2), (0.86, 0.1), (0.68, 1.1), (0.46, 0.0), (0.22, 0.9), (0.0, 0.0))
