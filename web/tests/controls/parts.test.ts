@@ -15,15 +15,14 @@ import LikeThis from "../../src/lib/rack/LikeThis.svelte";
 import type { Plan, Plans } from "../../src/lib/plan/plans.svelte";
 import { studio } from "../../src/lib/studio.svelte";
 import { notice } from "../../src/lib/ui/notice.svelte";
+import { openPage } from "../page";
 import { calls, on, refuse, reset, sent, settled } from "../server";
 
 vi.mock("../../src/lib/api/client", async () => (await import("../server")).fakeClient);
 
 beforeEach(() => {
   reset();
-  // The lists hang in the page's main part, and this browser lays nothing out.
-  document.body.append(document.createElement("main"));
-  Element.prototype.scrollIntoView = vi.fn();
+  openPage();
 });
 afterEach(() => {
   cleanup();
