@@ -15,7 +15,7 @@ import { on, refuse, reset, sent, settled } from "../server";
 vi.mock("../../src/lib/api/client", async () => (await import("../server")).fakeClient);
 
 const OCCASION: Occasion = {
-  ...{ key: "mon", on: "2026-03-02", occasion: "work", code: "none", celsius: 8, rain: true, name: "" },
+  ...{ key: "mon", on: "2026-03-02", occasion: "dinner", code: "none", celsius: 8, rain: true, name: "" },
   ...{ seen_by: ["Orla"], forecast: true },
 } as Occasion;
 const piece = (title: string, how = "") => ({ piece_id: title, title, how });
@@ -90,13 +90,13 @@ describe("a day of a plan", () => {
     };
     render(DayColumn, {
       ...props,
-      occasions: ["work", "weekend"],
+      occasions: ["dinner", "weekend"],
       codes: ["none", "smart"],
       drawings: plans.drawings,
     });
     return userEvent.setup();
   };
-  const called = (what: string) => screen.getByRole("button", { name: `Mon 2 Mar, work: ${what}` });
+  const called = (what: string) => screen.getByRole("button", { name: `Mon 2 Mar, dinner: ${what}` });
   const done = () => sent("/api/plans/p/day").at(-1);
 
   it("says the day, the air and what is worn", () => {
