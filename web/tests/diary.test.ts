@@ -1,6 +1,7 @@
 /** Wall times, and a diary moved quickly: moves wait for each other, and each has its way back. */
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import { on, refuse, reset, sent } from "./server";
+import { VISIT } from "./visits";
 import { Diary, type Appointment } from "../src/lib/diary/diary.svelte";
 import { clock, lasts, minutesOf, monday, monthDays, plus, readClock, wall } from "../src/lib/diary/times";
 
@@ -46,32 +47,6 @@ describe("wall times", () => {
   });
 });
 
-const visit: Appointment = {
-  key: "a",
-  id: "a",
-  version: 1,
-  kind: "edit",
-  title: "Edit at home",
-  own_title: "",
-  client_id: null,
-  client: "",
-  starts_at: "2026-03-02T10:00:00Z",
-  local: "2026-03-02T10:00:00",
-  begins: "2026-03-02T10:00:00",
-  minutes: 60,
-  zone: "UTC",
-  members: [1],
-  place: "",
-  travel: 0,
-  buffer: 0,
-  along: "",
-  note: "",
-  rule: "",
-  came_of: "",
-  done_at: null,
-  by: "",
-};
-
 describe("a diary", () => {
   let held: Appointment;
   const told = () => ({
@@ -80,7 +55,7 @@ describe("a diary", () => {
 
   beforeEach(() => {
     reset();
-    held = visit;
+    held = VISIT;
     on("GET", "/api/diary", told);
     // It keeps one appointment, and refuses what was made from another version.
     on("PATCH", "/api/appointments/a/move", ({ body }) => {
@@ -96,7 +71,7 @@ describe("a diary", () => {
     const diary = new Diary();
     diary.on = "2026-03-02";
     await diary.load();
-    const one = () => diary.newest(visit);
+    const one = () => diary.newest(VISIT);
     await Promise.all([1, 2, 3].map(() => diary.move(one(), { minutes: 15 })));
     expect(held.local).toBe("2026-03-02T10:45:00");
     expect(sent("/api/appointments/a/move")).toHaveLength(3);
@@ -110,33 +85,33 @@ describe("a diary", () => {
     const diary = new Diary();
     diary.on = "2026-03-02";
     await diary.load();
-    const takenUp = diary.newest(visit);
+    const takenUp = diary.newest(VISIT);
     await diary.move(takenUp, { minutes: 15 });
     await diary.move(takenUp, { minutes: 90 });
-    expect([held.local, diary.newest(visit).local]).toEqual(["2026-03-02T11:45:00", "2026-03-02T11:45:00"]);
+    expect([held.local, diary.newest(VISIT).local]).toEqual(["2026-03-02T11:45:00", "2026-03-02T11:45:00"]);
   });
 
   it("stands where the last move put it while those before it are answered", async () => {
     const diary = new Diary();
     diary.on = "2026-03-02";
     await diary.load();
-    const first = diary.move(visit, { minutes: 15 });
-    const last = diary.move(diary.newest(visit), { minutes: 30 });
+    const first = diary.move(VISIT, { minutes: 15 });
+    const last = diary.move(diary.newest(VISIT), { minutes: 30 });
     await first;
-    expect(diary.newest(visit).local).toBe("2026-03-02T10:45:00");
+    expect(diary.newest(VISIT).local).toBe("2026-03-02T10:45:00");
     await last;
-    expect(diary.newest(visit)).toEqual(held);
+    expect(diary.newest(VISIT)).toEqual(held);
   });
 
   it("opens nothing beside for a move, and stays with what is open where it goes", async () => {
     const diary = new Diary();
     diary.on = "2026-03-02";
     await diary.load();
-    await diary.move(visit, { minutes: 15 });
+    await diary.move(VISIT, { minutes: 15 });
     expect(diary.at).toBeNull();
     diary.at = "a";
     on("PATCH", "/api/appointments/a/move", () => ({ data: (held = { ...held, key: "b" }) }));
-    await diary.move(diary.newest(visit), { minutes: 15 });
+    await diary.move(diary.newest(VISIT), { minutes: 15 });
     expect(diary.held?.key).toBe("b");
   });
 
@@ -144,8 +119,8 @@ describe("a diary", () => {
     const diary = new Diary();
     diary.on = "2026-03-02";
     await diary.load();
-    await diary.move(diary.newest(visit), { minutes: 15 });
-    void diary.move(diary.newest(visit), { minutes: 30 });
+    await diary.move(diary.newest(VISIT), { minutes: 15 });
+    void diary.move(diary.newest(VISIT), { minutes: 30 });
     await diary.undo("undo");
     expect(held.local).toBe("2026-03-02T10:15:00");
     await diary.undo("undo");

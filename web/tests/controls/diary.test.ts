@@ -9,24 +9,12 @@ import MonthGrid from "../../src/lib/diary/MonthGrid.svelte";
 import VisitPanel from "../../src/lib/diary/VisitPanel.svelte";
 import { notice } from "../../src/lib/ui/notice.svelte";
 import { openPage } from "../page";
+import { VISIT } from "../visits";
 import { calls, on, refuse, reset, sent, settled } from "../server";
 
 vi.mock("../../src/lib/api/client", async () => (await import("../server")).fakeClient);
 
-const VISIT: Appointment = {
-  ...{ key: "a", id: "a", version: 3, kind: "edit", title: "Edit at home", own_title: "", client_id: "c1" },
-  ...{ client: "Orla Vance", starts_at: "2026-03-02T10:00:00Z", local: "2026-03-02T10:00:00" },
-  ...{
-    begins: "2026-03-02T10:00:00",
-    minutes: 60,
-    zone: "UTC",
-    members: [1],
-    place: "",
-    travel: 0,
-    buffer: 0,
-  },
-  ...{ along: "", note: "", rule: "", came_of: "", done_at: null, by: "" },
-};
+const OURS: Appointment = { ...VISIT, version: 3, client_id: "c1", client: "Orla Vance" };
 const KINDS = [
   { kind: "edit", name: "Edit at home", minutes: 180, travel: 30, buffer: 15 },
   { kind: "first_talk", name: "First talk", minutes: 60, travel: 0, buffer: 0 },
@@ -39,7 +27,7 @@ let diary: Diary;
 beforeEach(async () => {
   openPage();
   reset();
-  held = VISIT;
+  held = OURS;
   others = [];
   on("GET", "/api/diary", () => ({
     data: {
