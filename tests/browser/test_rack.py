@@ -55,10 +55,16 @@ def test_ten_pieces_are_hung_from_the_keyboard_and_one_is_measured_flat(stylist:
     stylist.tab_to("[data-piece='black slim jeans']")
     stylist.press(Keys.ENTER)
     stylist.sees("Ends at the ankle")
+    # Described, its silhouette is basted; with a figure it is whole. Its back is drawn on demand.
+    basted = "[data-testid=detail] path.cloth[stroke-dasharray]"
+    stylist.find(basted)
     stylist.tab_to("[data-figure-of=inseam_cm]")
     stylist.press("33in", Keys.ENTER)
     stylist.wait(lambda: "Bunches at the ankle" in stylist.find("[data-testid=detail]").text)
     assert stylist.find("[data-figure-of=inseam_cm]").get_attribute("value") == "83.8"
+    stylist.wait(lambda: not stylist.all(basted), "a whole silhouette")
+    stylist.click("From behind")
+    stylist.find("[data-behind] path.cloth")
     assert stylist.violations() == []
     stylist.driver.refresh()
     stylist.wait(lambda: len(pieces(stylist)) == 10)

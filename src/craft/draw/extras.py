@@ -169,6 +169,7 @@ def _bag(outfit: Outfit, piece: Piece) -> list[Shape]:
 
 
 def draw_hat(outfit: Outfit, piece: Piece) -> list[Shape]:
+    """Crown, band and brim, from the front; a hat is round, and from the side it is the same."""
     brim = end_of(outfit, piece)
     half = outfit.body.stature * 0.052
     colour = piece.word("colour") or "camel"

@@ -76,6 +76,7 @@ def _hem(landed: Landed) -> float:
 
 
 def skirt_frame(body: Body, landed: Landed, band: float) -> Skirt:
+    """A skirt laid flat, its band at a height, cm: from its own waist, hip and sweep, else from the body's."""
     piece, hip, hem = landed.piece, body.height("hip"), _hem(landed)
     waist = (piece.figure("waist_cm") or body.girth("waist") + 4) / 4
     seat = (piece.figure("hip_cm") or body.girth("hip") + 6) / 4
@@ -87,6 +88,7 @@ def skirt_frame(body: Body, landed: Landed, band: float) -> Skirt:
 
 
 def legs_frame(body: Body, landed: Landed, band: float) -> Legs:
+    """Trousers laid flat, their band at a height, cm: from their own girths, inseam and opening, else from the body's."""
     piece = landed.piece
     hip, crotch, knee = body.height("hip"), body.height("crotch"), body.height("knee")
     inseam = piece.figure("inseam_cm")
@@ -133,6 +135,7 @@ def legs_frame(body: Body, landed: Landed, band: float) -> Legs:
 
 
 def trunk_frame(body: Body, landed: Landed) -> Trunk:
+    """A garment of the upper body laid flat, with its sleeve: from its own figures, else from the body's; cm, y above the floor."""
     piece = landed.piece
     top, bust, waist_at, hip_at = (body.height(name) for name in ("shoulder", "bust", "waist", "hip"))
     hem = min(_hem(landed), waist_at + 12.0 if piece.kind != "bikini_top" else top)
