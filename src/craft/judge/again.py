@@ -58,8 +58,14 @@ def _touched(
     on: frozenset[str], client: Client, changed: frozenset[str], same_heel: bool
 ) -> tuple[tuple[Rule, ...], frozenset[str]]:
     """The rules to ask again of a look with these on, and the ids of all that can see one of what changed."""
-    touched = [rule for rule in RULES if _sees(rule, changed, same_heel)]
-    return asked(touched, on, client), frozenset(rule.id for rule in touched)
+    seeing = _seeing(changed, same_heel)
+    return asked(seeing, on, client), frozenset(rule.id for rule in seeing)
+
+
+@lru_cache(maxsize=1024)
+def _seeing(changed: frozenset[str], same_heel: bool) -> tuple[Rule, ...]:
+    """The rules that can see one of what changed: the same for every client."""
+    return tuple(rule for rule in RULES if _sees(rule, changed, same_heel))
 
 
 def _sees(rule: Rule, changed: frozenset[str], same_heel: bool) -> bool:
