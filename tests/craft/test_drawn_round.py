@@ -193,3 +193,24 @@ def test_what_stretches_lies_narrower_and_a_bodysuit_ends_at_the_crotch() -> Non
 
     assert size("leggings")[0] < 0.9 * size("trousers")[0]
     assert size("bodysuit")[1] < size("tee")[1] - 8.0
+
+
+def test_a_belt_over_what_hangs_draws_it_in_at_the_waist_and_on_a_band_lies_on_the_band() -> None:
+    loose = {"is": "blouse", "fit": "relaxed", "hem": "upper_thigh"}
+    waist = worn(TROUSERS).at("waist")
+
+    def at_waist(shape: Shape) -> float:
+        near = [x for x, y in shape.points if abs(y - waist) < 4.0]
+        return max(near) - min(near)
+
+    for view in (lambda *on: drawn(*on), lambda *on: by_key(draw_profile(worn(*on)))):
+        free, held = (view(TROUSERS, loose, *belt)["top"] for belt in ([], [{"is": "belt"}]))
+        assert at_waist(held) < at_waist(free) - 3.0
+        belt = view(TROUSERS, loose, {"is": "belt"})["belt"]
+        assert bounds([belt])[1] < waist < bounds([belt])[3]
+        # Tucked, nothing is drawn in, and the belt lies on the band.
+        tucked = [view(TROUSERS, {**loose, "tuck": "full"}, *belt) for belt in ([], [{"is": "belt"}])]
+        assert tucked[0]["top"].d == tucked[1]["top"].d
+        outfit = worn(TROUSERS, {**loose, "tuck": "full"}, {"is": "belt"})
+        assert outfit.bottom is not None
+        assert bounds([tucked[1]["belt"]])[3] <= outfit.bottom.waistband.cm + 0.5

@@ -84,7 +84,9 @@ def test_an_unsettled_measure_is_named_and_goes_when_it_is_taken(house: House) -
 
 def test_the_side_is_drawn_of_what_is_on_and_of_the_body_alone(house: House) -> None:
     bare, dressed = (asked(house, "profile", pieces)["shapes"] for pieces in ([], GOOD))
-    assert {shape["slot"] for shape in bare} == {"body", "arm"} and {"top", "bottom", "shoes"} <= {s["slot"] for s in dressed}
+    assert {shape["slot"] for shape in bare} == {"body", "arm"} and {"top", "bottom", "shoes"} <= {
+        s["slot"] for s in dressed
+    }
 
 
 @pytest.mark.parametrize("kind", [kind for kinds in KINDS.values() for kind in kinds])

@@ -7,6 +7,7 @@ from craft.cloth.piece import colour_of
 from craft.draw.figure import arm_path, foot, leg_heights, leg_inside, leg_outside, neck_half, trunk_side
 from craft.draw.round_shoulders import knit_behind, knit_front
 from craft.draw.shapes import Fold, Point, Run, Shape, area, box, flip, folds, lines, other_side, oval, steps, whole
+from craft.draw.top import belted_at, top_half
 from craft.draw.weave import mixed, thread, weave_of
 from craft.fit import land
 from craft.look import Outfit
@@ -37,13 +38,12 @@ def both(key: str, slot: str, runs: list[Run], colour: str) -> list[Shape]:
 
 def _belt(outfit: Outfit, piece: Piece) -> list[Shape]:
     wide = piece.figure("width_cm") or BELT_CM[piece.word("belted") or "medium"]
-    bottom = outfit.bottom
-    at = (
-        bottom.waistband.cm - 1.8
-        if bottom is not None and bottom.has_legs
-        else outfit.body.height("waist") + outfit.lift
-    )
+    bottom, over = outfit.bottom, belted_at(outfit)
+    on_band = over is None and bottom is not None and bottom.has_legs
+    at = bottom.waistband.cm - 1.8 if on_band and bottom is not None else outfit.at("waist")
     half = outfit.body.half_breadth(at - outfit.lift) + 1.0
+    if over is not None and outfit.top is not None:
+        half = top_half(outfit, outfit.top, at) + 0.5
     colour = piece.word("colour") or "brown"
     high, low = at + wide / 2, at - wide / 2
     right: list[Run] = [[(0.0, high - 0.5), (half * 0.5, high - 0.35), (half, high)], [(half, high), (half, low)],

@@ -17,7 +17,7 @@ from craft.draw.shapes import Shape
 from craft.draw.shoes import draw_shoes
 from craft.draw.skirt import draw_skirt
 from craft.draw.swim import draw_swim
-from craft.draw.top import draw_top
+from craft.draw.top import belted_at, draw_top
 from craft.look import Outfit
 from craft.look.readings import BENEATH
 
@@ -50,9 +50,11 @@ def draw_look(outfit: Outfit, *, back: bool = False) -> tuple[Shape, ...]:
     def kept(name: str, make: Callable[[], Iterable[Shape]], *parts: Hashable) -> tuple[Shape, ...]:
         return _made(_Drawing(make, name, outfit.body, outfit.lift, back, *parts))
 
+    # A belt over a top draws it in.
+    belted = belted_at(outfit)
     shoes = kept("shoes", lambda: draw_shoes(outfit, back=back), outfit.shoes)
     bottom = _of_its_piece(outfit, kept("bottom", lambda: _below(outfit, back=back), bottom_on))
-    top = _of_its_piece(outfit, kept("top", lambda: draw_top(outfit), top_on, bottom_on))
+    top = _of_its_piece(outfit, kept("top", lambda: draw_top(outfit), top_on, bottom_on, belted))
     inside = bottom_on is not None and bottom_on.inside
     legs = bottom_on is not None and bottom_on.has_legs
     # A skirt hangs over a tall shaft; a leg goes over it or into it.
@@ -62,14 +64,19 @@ def draw_look(outfit: Outfit, *, back: bool = False) -> tuple[Shape, ...]:
     # Of a dress the skirt is sewn over the bodice's edge, where it does not fall in one.
     middle = top + below + _bib(outfit) if bib and legs else top + below if in_one else below + top
     if in_one and outfit.one_piece is not None and falls_in_one(outfit.one_piece):
-        middle = shoes + kept("dress", lambda: draw_dress(outfit), top_on, bottom_on)
+        middle = shoes + kept("dress", lambda: draw_dress(outfit), top_on, bottom_on, belted)
     over_it: tuple[Shape, ...] = ()
     for at, layer in enumerate(outfit.layers):
         is_outer = at == len(outfit.layers) - 1
         over_it += kept(f"layer{at}", partial(draw_layer, outfit, layer, at), layer, is_outer)
     layers = at_their_places(outfit, over_it)
     extras = kept(
-        "extras", lambda: draw_extras(outfit, back=back), tuple(outfit.extras.items()), bottom_on, outfit.sock
+        "extras",
+        lambda: draw_extras(outfit, back=back),
+        tuple(outfit.extras.items()),
+        bottom_on,
+        outfit.sock,
+        belted and top_on,
     )
     beneath = (*BENEATH, "tights", "socks")
     skin = tuple(shape for shape in extras if shape.slot in beneath)

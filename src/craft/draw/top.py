@@ -30,6 +30,8 @@ NECK_WIDTH = {
     "one_shoulder": 1.6,
 }
 STANDS = {"polo": 4.0, "closed_collar": 1.2}
+#: So far above and below itself a belt draws in what it lies over, cm (W).
+DRAWN_IN = 10.0
 #: Into how many pieces a round neckline is drawn.
 ROUND_IN = 4
 #: A strap is so broad, cm, and stands so far out, over the half breadth at the bust (W).
@@ -38,8 +40,26 @@ STRAP_WIDE, STRAP_AT = 1.0, 0.56
 SLEEVE_ROOM = {"puffed": (3.4, 1.6, 0.8), "wide": (1.0, 1.5, 3.6), "close": (0.5, 0.4, 0.4)}
 
 
+def belted_at(outfit: Outfit) -> float | None:
+    """Where a belt lies over what hangs past the band, cm above the ground; nothing where it lies on the band, or none is worn."""
+    top, bottom = outfit.top, outfit.bottom
+    if top is None or "belt" not in outfit.extras:
+        return None
+    hangs = not top.tucked and (bottom is None or top.hem.cm < bottom.waistband.cm - 2.0)
+    return outfit.at("waist") if hangs or top.piece.slot == "one_piece" else None
+
+
 def top_half(outfit: Outfit, top: WornTop, height: float) -> float:
-    """Half breadth of the top at a height: the body's, and the share of the ease that shows."""
+    """Half breadth of the top at a height: the body's, and the share of the ease that shows; a belt over it draws it in."""
+    free = _free_half(outfit, top, height)
+    at = belted_at(outfit)
+    if at is None or abs(height - at) >= DRAWN_IN:
+        return free
+    held = outfit.body.half_breadth(max(height - outfit.lift, outfit.body.height("crotch"))) + 0.6
+    return held + max(0.0, free - held) * float((abs(height - at) / DRAWN_IN) ** 1.3)
+
+
+def _free_half(outfit: Outfit, top: WornTop, height: float) -> float:
     body = outfit.body
     on_body = height - outfit.lift
     own = body.half_breadth(max(on_body, body.height("crotch")))

@@ -21,7 +21,7 @@ from craft.draw.side.neck import Cut, cut_of, draw_neck_side
 from craft.draw.side.sleeve import draw_armhole, draw_sleeve_side
 from craft.draw.side.swim import draw_swim_side
 from craft.draw.side.worn import draw_beneath_side, draw_besides_side
-from craft.draw.top import top_frame, top_half
+from craft.draw.top import DRAWN_IN, belted_at, top_frame, top_half
 from craft.draw.weave import light_of, opacity_of, thread, weave_of
 from craft.look import Outfit
 from craft.wear import WornBottom, WornLayer, WornTop
@@ -155,6 +155,12 @@ def _drawn_in(side: list[Point], end: float, over: float, skin: Callable[[float]
     return found
 
 
+def _belted(side: list[Point], at: float, held: Callable[[float], float]) -> list[Point]:
+    """A side that a belt draws in where it lies, cm above the ground."""
+    free = ((x, y, min(1.0, abs(y - at) / DRAWN_IN) ** 1.3) for x, y in side)
+    return [(held(y) + (x - held(y)) * share, y) for x, y, share in free]
+
+
 class Hang(NamedTuple):
     """How a garment of the upper body hangs: where it ends, cm above the ground; how far it stands off the body at a height, cm;
     its volume; from how far above its end on a band or a seam draws it in; where it ends in front, if elsewhere."""
@@ -170,7 +176,10 @@ def _upper(outfit: Outfit, cloth: Cloth, cut: Cut, hang: Hang) -> tuple[Shape, .
     """A garment of the upper body from its neckline down, with what is sewn at its side, hem and neck."""
     high, low = outfit.body.height("shoulder") + outfit.lift, hang.low
     marks = (cut.front, cut.back, *([hang.front] if hang.front else ()))
-    heights = {*steps(high - 1.5, low, 3.0 if hang.over else 5.0), *(at for at in marks if at > low + 1.0)}
+    heights = {
+        *steps(high - 1.5, low, 3.0 if hang.over or "belt" in outfit.extras else 5.0),
+        *(at for at in marks if at > low + 1.0),
+    }
     front, back = _hung(outfit, sorted(heights, reverse=True), hang.ease, hang.volume)
     if outfit.bottom is not None and (hang.over or hang.front):
         side, off = side_of(outfit.body), _bottom_ease(outfit, outfit.bottom, outfit.bottom.waistband.cm)
@@ -179,6 +188,10 @@ def _upper(outfit: Outfit, cloth: Cloth, cut: Cut, hang: Hang) -> tuple[Shape, .
         front = _drawn_in(front, side.front(at) + off, hang.over or 5.0, lambda y: side.front(y - outfit.lift))
         if hang.over:
             back = _drawn_in(back, side.back(at) - off, hang.over, lambda y: side.back(y - outfit.lift))
+    tied = belted_at(outfit) if cloth.key == "top" else None
+    if tied is not None:
+        front = _belted(front, tied, lambda y: side_of(outfit.body).front(y - outfit.lift) + 0.6)
+        back = _belted(back, tied, lambda y: side_of(outfit.body).back(y - outfit.lift) - 0.6)
     front, back = _from(front, cut.front), _from(back, cut.back)
     (x0, y0), (x1, y1) = front[-1], back[-1]
     # Tucked in front alone, the hem falls from the band to the back.

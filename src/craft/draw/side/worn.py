@@ -9,7 +9,7 @@ from craft.draw.extras import draw_hat, end_of
 from craft.draw.shapes import Point, Run, Shape, area, lines, moved, oval, steps
 from craft.draw.side.body import arm_side, foot_side, neck_round, side_of
 from craft.draw.side.round_shoulders import knit_side
-from craft.draw.top import top_half
+from craft.draw.top import belted_at, top_half
 from craft.draw.weave import THREAD, light_of, thread, weave_of
 from craft.look import Outfit
 from craft.wear.openings import BELT_CM
@@ -83,8 +83,8 @@ def _off(outfit: Outfit, height: float) -> float:
 def _belt(outfit: Outfit, piece: Piece) -> list[Shape]:
     bottom, side, lift = outfit.bottom, side_of(outfit.body), outfit.lift
     wide = piece.figure("width_cm") or BELT_CM[piece.word("belted") or "medium"]
-    legs = bottom is not None and bottom.has_legs
-    at = bottom.waistband.cm - 1.8 if bottom is not None and legs else outfit.at("waist")
+    on_band = belted_at(outfit) is None and bottom is not None and bottom.has_legs
+    at = bottom.waistband.cm - 1.8 if on_band and bottom is not None else outfit.at("waist")
     off = _off(outfit, at) + 0.4
     ahead, behind, half = side.front(at - lift) + off, side.back(at - lift) - off, wide / 2
     runs: list[Run] = [[(behind, at + half), (ahead, at + half - 0.3)], [(ahead, at + half - 0.3), (ahead, at - half - 0.3)],
