@@ -9,7 +9,7 @@ from craft.facts import fact
 #: What a word adds or takes (W). Dark and even smartens, fading, distress and a raw edge are casual (brief, section 4).
 _ADDS: dict[tuple[str, str], float] = {
     ("fabric", "satin"): 0.4, ("fabric", "structured"): 0.2, ("fabric", "linen"): -0.3, ("fabric", "chunky"): -0.4,
-    ("fabric", "crochet"): -0.5, ("fabric", "lace"): 0.3, ("fabric", "clinging"): -0.3,
+    ("fabric", "crochet"): -0.5, ("fabric", "clinging"): -0.3,
     ("colour", "dark_denim"): 0.6, ("colour", "neon_yellow"): -0.6, ("colour", "lime"): -0.4,
     ("wash", "dark_wash"): 0.5, ("wash", "unwashed"): 0.4, ("wash", "light_wash"): -0.4,
     ("pattern", "lettering"): -1.0, ("pattern", "animal"): -0.4, ("pattern", "large_print"): -0.3,
@@ -20,7 +20,7 @@ _ADDS: dict[tuple[str, str], float] = {
     ("band", "drawstring"): -0.8, ("band", "elastic"): -0.4, ("band", "paper_bag"): -0.3,
     ("tuck", "full"): 0.2, ("tuck", "none"): -0.2, ("tuck", "knot"): -0.5, ("tuck", "half"): -0.3,
 }  # fmt: skip
-_FLAGS = {"distressed": -0.9, "rolled": -0.3, "cuffed": -0.3, "hooded": -0.4}
+_FLAGS = {"distressed": -0.9, "rolled": -0.3, "cuffed": -0.3}
 #: Cloth that clings on a leg is jersey: of home and sport (W).
 _JERSEY = -0.6
 #: A fade said of any zone, and denim on a piece that is not a pair of jeans (W).

@@ -49,19 +49,24 @@ def _cords(cloth: Cloth, start: Point) -> Shape:
     return lines(f"{cloth.key}_cords_front", cloth.slot, "edge", [cord, flip(cord)], thread(cloth.colour, 0.9))
 
 
+def _drawn_up(x: float, high: float) -> Run:
+    """The outer edge of a hood that stands on a neck of this half breadth and height, from its top down."""
+    return [
+        (0.0, high + STANDS),
+        (x * 0.75, high + STANDS * 0.93),
+        (x * 1.3, high + STANDS * 0.62),
+        (x * 1.36, high + STANDS * 0.3),
+        (x * 1.1, high),
+    ]
+
+
 def _standing(cloth: Cloth, frame: Trunk) -> list[Shape]:
     """As it lies on a table: drawn up, its opening dark."""
     x, high = frame.neck[-1]
     key, slot = f"{cloth.key}_hood", cloth.slot
     dip = max(frame.neck[0][1], high - 12.0)
     outside: list[Run] = [
-        [
-            (0.0, high + STANDS),
-            (x * 0.75, high + STANDS * 0.93),
-            (x * 1.3, high + STANDS * 0.62),
-            (x * 1.36, high + STANDS * 0.3),
-            (x * 1.1, high),
-        ],
+        _drawn_up(x, high),
         [(x * 1.1, high), (x * 0.7, high - 5.0), (0.0, dip)],
     ]
     inside: Run = [
@@ -82,13 +87,7 @@ def hood_up_behind(cloth: Cloth, frame: Trunk) -> list[Shape]:
     """As it lies on its face on a table: drawn up, its seam in the middle."""
     x, high = frame.neck[-1]
     runs: list[Run] = [
-        [
-            (0.0, high + STANDS),
-            (x * 0.75, high + STANDS * 0.93),
-            (x * 1.3, high + STANDS * 0.62),
-            (x * 1.36, high + STANDS * 0.3),
-            (x * 1.1, high),
-        ],
+        _drawn_up(x, high),
         [(x * 1.1, high), (x * 0.7, high - 3.4), (0.0, high - 4.6)],
     ]
     key = f"{cloth.key}_hood"

@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from typing import NamedTuple
 
 from craft.cloth import Piece
+from craft.draw.behind import NECK_BEHIND, SLIP_BEHIND
 from craft.draw.collars import LAPELS, has_lapels
 from craft.draw.figure import SHOULDER_SLOPE
 from craft.draw.frames import Cloth, Trunk
@@ -16,9 +17,6 @@ from craft.draw.top import STANDS
 from craft.draw.weave import light_of, thread, weave_of
 from craft.look import Outfit
 from craft.wear.openings import neck_of
-
-#: How deep a neckline is behind, cm below the high point of the shoulder; of what hangs by straps (W).
-NECK_BEHIND, STRAPS_BEHIND = 3.0, 16.0
 
 
 class Cut(NamedTuple):
@@ -38,7 +36,7 @@ def cut_of(outfit: Outfit, frame: Trunk, piece: Piece, strapped: bool = False) -
     middle = min(frame.neck[0][1], high - 1.5)
     if strapped:
         peak: Point = (side.front(frame.neck[-1][1] - lift) * 0.78, frame.neck[-1][1])
-        back = high - STRAPS_BEHIND
+        back = high - SLIP_BEHIND
         over: Point = (-1.4, high + 0.2)
         between, below = (peak[1] + over[1]) / 2, (over[1] + back) / 2
         strap = [peak, (side.front(between - lift) * 0.72, between), over]
