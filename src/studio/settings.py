@@ -84,7 +84,13 @@ DATABASES = {
         # One request, one transaction: what is answered with an error has written nothing.
         "ATOMIC_REQUESTS": True,
         # The pool's time is short, so that one who waits looks whether the database is there at all (studio.postgres).
-        "OPTIONS": {"pool": {"min_size": 1, "max_size": 8, "timeout": 0.25}},
+        # What a connection is asked for the fifth time it keeps prepared: with the second wall, to plan a question takes longer than
+        # to answer it.
+        "OPTIONS": {
+            "pool": {"min_size": 1, "max_size": 8, "timeout": 0.25},
+            "server_side_binding": True,
+            "prepare_threshold": 5,
+        },
     }
 }
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"

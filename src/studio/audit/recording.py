@@ -11,7 +11,6 @@ from typing import Any
 
 from django.db import connection, transaction
 from ninja import Status
-from psycopg import Cursor
 
 from studio.audit.words import Kind, called
 from studio.members.devices import device_of
@@ -100,10 +99,11 @@ def write(request: Any, kind: Kind, area: str, client_id: Any, subject: Any = No
 
 
 def _added(statement: str, told: dict[str, Any]) -> bool:
-    """Run a statement that adds an entry; whether it did. The database keeps it prepared: to plan it takes longer than to add."""
-    connection.ensure_connection()
-    with connection.wrap_database_errors, Cursor(connection.connection) as cursor:
-        return cursor.execute(statement, told, prepare=True).rowcount == 1
+    """Run a statement that adds an entry; whether it did."""
+    with connection.cursor() as cursor:
+        cursor.execute(statement, told)
+        added: bool = cursor.rowcount == 1
+    return added
 
 
 def _remember(look: Look, until: float) -> None:
