@@ -33,7 +33,10 @@ class MeasuringSession(models.Model):
     objects = StudioQuerySet.as_manager()
 
     class Meta:
-        indexes: ClassVar[list[models.Index]] = [models.Index(fields=["client", "-started_at"])]
+        indexes: ClassVar[list[models.Index]] = [
+            models.Index(fields=["client", "-started_at"]),
+            models.Index(fields=["studio", "started_at"]),
+        ]
         constraints: ClassVar[list[models.BaseConstraint]] = within_window("started_at", "ended_at")
 
 
@@ -75,6 +78,8 @@ class Reading(models.Model):
         indexes: ClassVar[list[models.Index]] = [
             models.Index(fields=["session", "measure", "taken_at"]),
             models.Index(fields=["studio", "measure"]),
+            # The few that wait, among all there ever were.
+            models.Index(fields=["studio"], name="bodies_reading_awaits", condition=models.Q(awaits=True)),
         ]
         constraints: ClassVar[list[models.BaseConstraint]] = within_window("taken_at")
 

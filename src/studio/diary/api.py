@@ -62,9 +62,9 @@ CLOSED = "another visit"
 @router.get("/diary", response={200: DiaryOut, 422: Refusal})
 def diary(request: MemberRequest, first: Query[Day], last: Query[Day], zone: Query[Zone]) -> Any:
     """Some days of the diary, with what is due on them and what does not go together."""
-    found = services.between(request.user, first, last, zone)
-    members = services.members_of(request.user)
-    names = {str(one.pk): one.name for one in members}
+    found, clashes = services.days(request.user, first, last, zone)
+    members = services.names_of(request.user)
+    names = {str(member_id): name for member_id, name in members.items()}
     titles = {one.key: title_of(one.row) for one in found}
     return DiaryOut(
         appointments=[_out(one) for one in found],
@@ -73,8 +73,8 @@ def diary(request: MemberRequest, first: Query[Day], last: Query[Day], zone: Que
             DueOut(kind=one.kind, on=one.on, client_id=one.client_id, client=one.client, text=one.text)
             for one in due_between(request.user, first, last)
         ],
-        clashes=[_clash(one, titles, names) for one in services.clashing(request.user, found, first, last, zone)],
-        members=[MemberOut(id=one.pk, name=one.name) for one in members],
+        clashes=[_clash(one, titles, names) for one in clashes],
+        members=[MemberOut(id=member_id, name=name) for member_id, name in members.items()],
         kinds=[
             KindOfVisitOut(
                 kind=key, name=kind.name, minutes=kind.minutes, travel=kind.travel, buffer=kind.buffer,
@@ -83,7 +83,7 @@ def diary(request: MemberRequest, first: Query[Day], last: Query[Day], zone: Que
             for key, kind in KINDS.items()
         ],
         me=request.user.pk,
-        has_feed=exchange.feed_of(request.user) is not None,
+        has_feed=exchange.has_feed(request.user),
     )  # fmt: skip
 
 

@@ -6,10 +6,10 @@ from __future__ import annotations
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
 from datetime import UTC, date, datetime, time, timedelta
-from typing import Any, Literal
+from typing import Literal
 from uuid import UUID
 
-from django.db.models import Count, Exists, Max, Min, OuterRef, Subquery
+from django.db.models import Count, Exists, Min, OuterRef, Subquery
 
 from studio.bodies.known import today
 from studio.bodies.models import MeasuringSession, Reading
@@ -30,6 +30,8 @@ MEASURED_DAYS, SEASONS = (
         (10, 1, "Autumn: linen away, wool out. Does it still fit?"),
     ),
 )
+#: Of whom something is due, where a row leads to its client by that name.
+_CLIENT = ("client_id", "client__name")
 SAID = {"wore": "wore", "loved": "loved", "not_me": "says “not me” of", "ticked": "has bought", "question": "asks:"}
 
 
@@ -60,47 +62,45 @@ def due_between(member: Member, first: date, last: date) -> list[Due]:
 
 
 def _errands(member: Member) -> Iterator[Due]:
-    rows = Errand.objects.of(member).not_removed().filter(done_at=None, due_on__isnull=False).select_related("client")
-    for row in rows:
-        yield Due("errand", row.due_on or today(), row.client_id, row.client.name, f"{row.title}: {row.text}", row.id)
+    rows = Errand.objects.of(member).not_removed().filter(done_at=None, due_on__isnull=False)
+    for on, client_id, name, title, text, row_id in rows.values_list("due_on", *_CLIENT, "title", "text", "id"):
+        yield Due("errand", on, client_id, name, f"{title}: {text}", row_id)
 
 
 def _links(member: Member, first: date, last: date) -> Iterator[Due]:
     rows = Share.objects.of(member).not_removed().filter(taken_back_at=None, ends_on__range=(first, last))
-    for row in rows.select_related("client").defer("content"):
-        yield Due("link", row.ends_on, row.client_id, row.client.name, "The client’s page ends.", row.id)
+    for on, client_id, name, row_id in rows.values_list("ends_on", *_CLIENT, "id"):
+        yield Due("link", on, client_id, name, "The client’s page ends.", row_id)
 
 
 def _said(member: Member) -> Iterator[Due]:
-    rows = Said.objects.of(member).not_removed().filter(seen_at=None).select_related("share__client")
-    for row in rows:
-        client: Any = row.share.client
-        told = f"{SAID[row.says]} {row.text or row.title}".strip()
-        yield Due("said", row.created_at.date(), client.id, client.name, told[:1].upper() + told[1:], row.id)
+    rows = Said.objects.of(member).not_removed().filter(seen_at=None)
+    wanted = ("created_at", "share__client_id", "share__client__name", "says", "text", "title", "id")
+    for at, client_id, name, says, text, title, row_id in rows.values_list(*wanted):
+        told = f"{SAID[says]} {text or title}".strip()
+        yield Due("said", at.date(), client_id, name, told[:1].upper() + told[1:], row_id)
 
 
 def _measures(member: Member, until: date) -> Iterator[Due]:
-    """Who was measured a year before a day, or longer ago: by sessions, of which there are few, and not by their readings."""
+    """Who was measured a year before a day, or longer ago, and not since: by old sessions, for readings are many times as many."""
     read = Exists(Reading.objects.filter(session=OuterRef("pk")))
-    sessions = MeasuringSession.objects.of(member).filter(read, client__removed_at=None)
-    last = sessions.values("client_id", "client__name").annotate(at=Max("started_at"))
+    since = MeasuringSession.objects.filter(read, client=OuterRef("client"), started_at__gt=OuterRef("started_at"))
     before = datetime.combine(until - timedelta(MEASURED_DAYS - 1), time(), UTC)
-    for one in last.filter(at__lt=before):
-        on = one["at"].date() + timedelta(MEASURED_DAYS)
-        yield Due("measure", on, one["client_id"], one["client__name"], "Measured a year ago: measure anew.")
+    old = MeasuringSession.objects.of(member).filter(
+        read, ~Exists(since), started_at__lt=before, client__removed_at=None
+    )
+    for client_id, name, at in old.values_list(*_CLIENT, "started_at").distinct():
+        yield Due(
+            "measure", at.date() + timedelta(MEASURED_DAYS), client_id, name, "Measured a year ago: measure anew."
+        )
 
 
 def _lists(member: Member) -> Iterator[Due]:
     rows = Sorted.objects.of(member).not_removed().filter(gone_at=None, on__isnull=False, piece__removed_at=None)
-    for row in rows.select_related("client", "piece"):
-        yield Due(
-            "list",
-            row.on or today(),
-            row.client_id,
-            row.client.name,
-            f"{row.piece.name or 'A piece'}: {row.goes}",
-            row.piece_id,
-        )
+    for on, client_id, name, piece, goes, piece_id in rows.values_list(
+        "on", *_CLIENT, "piece__name", "goes", "piece_id"
+    ):
+        yield Due("list", on, client_id, name, f"{piece or 'A piece'}: {goes}", piece_id)
 
 
 def _to_confirm(member: Member) -> Iterator[Due]:
@@ -135,6 +135,7 @@ def _to_keep(member: Member) -> Iterator[Due]:
         .not_removed()
         .filter(created_at__lt=since)
         .annotate(**{name: Subquery(newest) for name, newest in seen.items()})
+        .only("name", "created_at")
     ):
         last = max(filter(None, (client.created_at, client.measured, client.fitted, client.met))).date()
         on = last + timedelta(365 * years)

@@ -12,7 +12,7 @@ from django.db.models import Q
 
 from studio.diary.calendars import Read, read_calendar
 from studio.diary.models import Appointment, Feed
-from studio.diary.services import clock_of, rows_of
+from studio.diary.services import clock_of, kept
 from studio.people.models import Member
 from studio.secrets import hashed, new_secret
 from studio.wall import tell_link, tell_studio
@@ -35,10 +35,9 @@ def unsubscribe(member: Member) -> None:
     Feed.objects.of(member).filter(member=member, removed_at=None).update(removed_at=datetime.now(UTC))
 
 
-def feed_of(member: Member) -> Feed | None:
-    """A member's feed, where there is one."""
-    row: Feed | None = Feed.objects.of(member).filter(member=member, removed_at=None).first()
-    return row
+def has_feed(member: Member) -> bool:
+    """Whether a member has a feed."""
+    return Feed.objects.of(member).filter(member=member, removed_at=None).exists()
 
 
 def read_feed(token: str) -> tuple[Member, list[Appointment]] | None:
@@ -54,7 +53,11 @@ def read_feed(token: str) -> tuple[Member, list[Appointment]] | None:
         return None
     Feed.objects.filter(pk=feed.pk).update(read_at=datetime.now(UTC))
     since = datetime.now(UTC) - timedelta(FEED_BACK)
-    rows = rows_of(member).filter(members__contains=[member.pk]).filter(~Q(rule="") | Q(starts_at__gte=since))
+    rows = (
+        kept(Appointment.objects.of(member))
+        .filter(members__contains=[member.pk])
+        .filter(~Q(rule="") | Q(starts_at__gte=since))
+    )
     return member, list(rows)
 
 

@@ -17,6 +17,8 @@ class Appointment(StudioRow):
     """Something in the diary. Where it repeats, the rule is RFC 5545's, in the wall time of its zone; single days that are otherwise
     are excepted and stand by themselves."""
 
+    #: Whether it is open to who asks; only where that was asked with it (services.days).
+    is_open: bool
     id: Any = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
     client = models.ForeignKey(Client, null=True, blank=True, on_delete=models.CASCADE, related_name="appointments")
     kind: models.CharField[VisitKind, VisitKind] = models.CharField(max_length=12)

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable
 from dataclasses import dataclass
 from datetime import UTC, date, datetime, time, timedelta
 from functools import cache
@@ -11,7 +10,7 @@ from uuid import UUID, uuid4
 from zoneinfo import ZoneInfo, available_timezones
 
 from django.db import transaction
-from django.db.models import Q
+from django.db.models import BooleanField, ExpressionWrapper, Q, Value
 
 from craft.diary.free import Hours, Wanted, free
 from craft.diary.kinds import KINDS, VisitKind
@@ -63,9 +62,19 @@ class Content:
     rule: str
 
 
-def between(member: Member, first: date, last: date, zone: str, among: Any = None) -> list[Occurrence]:
-    """Everything in the diary that touches some days, by time: what is open to the member, or `among` other rows.
-    Raises InvalidInput."""
+def days(member: Member, first: date, last: date, zone: str) -> tuple[list[Occurrence], list[Clash]]:
+    """What of the diary touches some days and is open to the member, by time, and what does not go together with it: visits
+    of clients who are closed to them take time all the same. Raises InvalidInput."""
+    condition = seen_by(member, Appointment.client_path)
+    is_open = Value(True) if condition is None else ExpressionWrapper(condition, BooleanField())
+    every = between(of_all(member).annotate(is_open=is_open), first, last, zone)
+    found = [one for one in every if one.row.is_open]
+    open_to = {one.key for one in found}
+    return found, [clash for clash in clashes(map(slot_of, every)) if {clash.one, clash.other} & open_to]
+
+
+def between(among: Any, first: date, last: date, zone: str) -> list[Occurrence]:
+    """Those among some appointments that touch some days, by time. Raises InvalidInput."""
     clock = clock_of(zone)
     if not timedelta(0) <= last - first <= timedelta(SPAN):
         raise InvalidInput(f"The diary is asked for {SPAN} days at most.", "last")
@@ -73,16 +82,12 @@ def between(member: Member, first: date, last: date, zone: str, among: Any = Non
         at_wall(datetime.combine(first, time(0)), clock),
         at_wall(datetime.combine(last + timedelta(1), time(0)), clock),
     )
-    return _touching(rows_of(member, among), begins, ends)
+    return _touching(kept(among), begins, ends)
 
 
-def rows_of(member: Member, among: Any = None) -> Any:
-    rows = (
-        (Appointment.objects.of(member) if among is None else among)
-        .not_removed()
-        .select_related("client", "changed_by")
-    )
-    return rows.filter(Q(client=None) | Q(client__removed_at=None))
+def kept(among: Any) -> Any:
+    """Those among some appointments that were not removed, nor their client."""
+    return among.not_removed().select_related("client", "changed_by")
 
 
 def _touching(rows: Any, begins: datetime, ends: datetime) -> list[Occurrence]:
@@ -97,17 +102,6 @@ def _touching(rows: Any, begins: datetime, ends: datetime) -> list[Occurrence]:
 def of_all(member: Member) -> Any:
     """Every appointment of the studio, those of clients who are closed to the member too: they take time all the same."""
     return Appointment.objects.filter(studio_id=member.studio_id)
-
-
-def clashing(member: Member, found: Iterable[Occurrence], first: date, last: date, zone: str) -> list[Clash]:
-    """What does not go together with something that is open to the member."""
-    open_to = {one.key for one in found}
-    every = (
-        found
-        if seen_by(member, Appointment.client_path) is None
-        else between(member, first, last, zone, of_all(member))
-    )
-    return [clash for clash in clashes(map(slot_of, every)) if {clash.one, clash.other} & open_to]
 
 
 def slot_of(one: Occurrence) -> Slot:
@@ -233,13 +227,14 @@ def came_of(member: Member, appointment_id: UUID, version: int, text: str, *, do
 def find_free(member: Member, wanted: Wanted, hours: Hours, zone: str) -> list[datetime]:
     """When all of some members are free. Raises InvalidInput."""
     clock = clock_of(zone)
-    taken = between(member, wanted.first - timedelta(1), wanted.last + timedelta(1), zone, of_all(member))
+    taken = between(of_all(member), wanted.first - timedelta(1), wanted.last + timedelta(1), zone)
     return free(wanted, map(slot_of, taken), hours, clock, datetime.now(UTC))
 
 
-def members_of(member: Member) -> list[Member]:
-    """Who works in the studio."""
-    return list(Member.objects.filter(studio_id=member.studio_id, is_active=True).order_by("name", "id"))
+def names_of(member: Member) -> dict[int, str]:
+    """Who works in the studio: the names of its members by their ids, in the order of the names."""
+    rows = Member.objects.filter(studio_id=member.studio_id, is_active=True).order_by("name", "id")
+    return dict(rows.values_list("id", "name"))
 
 
 def title_of(row: Appointment) -> str:

@@ -8,7 +8,7 @@ from datetime import UTC, date, datetime
 from typing import Any
 
 from django.db import transaction
-from django.db.models import Count, Max, Q
+from django.db.models import Count, Max, Q, Window
 
 from studio.concurrency import write
 from studio.errors import Stale
@@ -66,21 +66,23 @@ def find_clients(member: Member, sought: str, offset: int, limit: int) -> tuple[
     in_notes = may(member, Right.WORK)
     for word in sought.split():
         rows = rows.filter(Q(name__icontains=word) | Q(note__icontains=word) if in_notes else Q(name__icontains=word))
-    return rows.count(), list(rows.order_by("name", "created_at")[offset : offset + limit])
+    page = rows.annotate(total=Window(Count("*"))).order_by("name", "created_at")[offset : offset + limit]
+    found = list(page)
+    # Beyond the end there is no row to tell how many there are.
+    return found[0].total if found else rows.count() if offset else 0, found
 
 
 def counts(studio_id: Any, client_ids: Collection[Any]) -> dict[Any, Counts]:
     """How much is known of each of these clients."""
-    from studio.bodies.models import Reading
+    from studio.bodies.models import MeasuringSession, Reading
     from studio.looks.models import Look
 
-    readings = Reading.objects.filter(
-        studio_id=studio_id, session__client__in=client_ids, set_aside=False, withdrawal__isnull=True
-    )
+    # Their sessions first: the database would else go through every reading of the studio.
+    sessions = MeasuringSession.objects.filter(studio_id=studio_id, client__in=client_ids).values_list("id", flat=True)
+    readings = Reading.objects.filter(session__in=list(sessions), set_aside=False, withdrawal__isnull=True)
     told = readings.values_list("session__client").annotate(Count("measure", distinct=True), Max("session__started_at"))
     looks = dict(
-        Look.objects.filter(studio_id=studio_id, client__in=client_ids)
-        .not_removed()
+        Look.objects.filter(studio_id=studio_id, client__in=client_ids, removed_at=None)
         .values_list("client")
         .annotate(n=Count("id"))
     )
