@@ -9,6 +9,7 @@ from uuid import UUID
 
 from studio.audit.models import Entry
 from studio.audit.words import CALLED, DID, Kind, sentence
+from studio.people.known import client_of
 from studio.people.models import Client, Member
 
 #: So many entries a page.
@@ -46,7 +47,7 @@ class Seen:
 
 def of_client(member: Member, client_id: Any, offset: int = 0, limit: int = PAGE) -> tuple[int, list[Seen]]:
     """Who saw and did what of a client, the last first: how many entries, and a page of them. Raises Http404."""
-    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
+    client = client_of(member, client_id)
     rows = Entry.objects.of(member).filter(subject=client.subject)
     return rows.count(), _told(member, rows.select_related("by__studio", "by__account")[offset : offset + limit])
 

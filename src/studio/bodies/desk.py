@@ -12,18 +12,19 @@ from craft.body import Body
 from craft.body.measures import MEASURES
 from craft.draw.tape import TapeLine, tape_on
 from craft.measuring.ageing import due_on
-from studio.bodies.known import Known, known_of, measures_from, open_session
+from studio.bodies.known import Known, known_of, measures_from, measures_of, open_session
 from studio.bodies.models import MeasuringSession, Reading
 from studio.bodies.services import waiting
 from studio.bodies.shapes import DeskOut, LastOut, MeasureOut, TapeOut, quantity_out, reading_out, session_out
 from studio.drawings import undressed
-from studio.people.models import Client, Member
+from studio.people.known import client_of
+from studio.people.models import Member
 from studio.stored import readable
 
 
 def desk_of(member: Member, client_id: Any) -> DeskOut:
     """Every measure of a client, this session's readings, and when to measure again."""
-    client: Client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
+    client = client_of(member, client_id)
     session = open_session(client)
     known = known_of(client, session)
     before = known_of(client, None, before=session) if session else {}
@@ -78,9 +79,8 @@ def next_for(member: Member, client_id: Any) -> tuple[Worth, ...]:
     """What to measure next, for the bottoms in this client's looks."""
     from studio.looks.models import Look
 
-    client: Client = Client.objects.of(member).not_removed().select_related("studio").get_or_404(id=client_id)
+    client = client_of(member, client_id)
     held = Look.objects.of(member).not_removed().filter(client=client).values_list("pieces", flat=True)
     pieces = readable(piece for look in held for piece in look)
     bottoms = [piece for piece in dict.fromkeys(pieces) if piece.slot == "bottom"][:12]
-    measures = measures_from(known_of(client, open_session(client)), client)
-    return next_measures(measures, bottoms, client.ways)
+    return next_measures(measures_of(client), bottoms, client.ways)

@@ -14,7 +14,8 @@ from craft.measuring.change import Change, compare, doubtful_after
 from studio.bodies.known import figure_of
 from studio.bodies.models import MeasuringSession, Reading
 from studio.drawings import DrawnShape, undressed
-from studio.people.models import Client, Member
+from studio.people.known import client_of
+from studio.people.models import Member
 from studio.schemas import Copied
 
 
@@ -91,7 +92,7 @@ def _figures(sessions: list[MeasuringSession]) -> dict[int, dict[str, Quantity]]
 
 def history_of(member: Member, client_id: Any) -> HistoryOut:
     """Every session with a reading that counts, newest first."""
-    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
+    client = client_of(member, client_id)
     rows = list(MeasuringSession.objects.filter(client=client).select_related("taken_by").order_by("-started_at"))
     figures = _figures(rows)
     rows = [row for row in rows if figures[row.id] or row.ended == "stopped"]
@@ -120,7 +121,7 @@ def _figure(name: str, figure: Quantity) -> FigureOf:
 
 def comparison_of(member: Member, client_id: Any, before_id: int, after_id: int) -> ComparisonOut:
     """What changed from one session to another."""
-    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
+    client = client_of(member, client_id)
     own = MeasuringSession.objects.filter(client=client)
     before, after = own.get_or_404(id=before_id), own.get_or_404(id=after_id)
     figures = _figures([before, after])

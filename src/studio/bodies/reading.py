@@ -14,7 +14,8 @@ from craft.read.balance import Part, Place
 from craft.units import Unit
 from studio.bodies.known import known_of, measures_from, open_session
 from studio.bodies.shapes import QuantityOut, quantity_out
-from studio.people.models import Client, Member
+from studio.people.known import client_of
+from studio.people.models import Member
 from studio.schemas import Copied
 
 
@@ -98,7 +99,7 @@ class BodyReadingOut(BaseModel):
 
 def reading_of(member: Member, client_id: Any) -> BodyReadingOut:
     """What a client's measures say, in the studio's unit."""
-    client: Client = Client.objects.of(member).not_removed().select_related("studio").get_or_404(id=client_id)
+    client = client_of(member, client_id)
     body = Body.of(measures_from(known_of(client, open_session(client)), client))
     return _out(body, read_body(body), client.studio.unit, lives_seated=bool(client.brief.get("seated")))
 

@@ -22,6 +22,7 @@ from studio.edit.models import KitPiece, Sorted, ToBuy
 from studio.errors import Stale
 from studio.outfits.models import DONE, OutfitSearch
 from studio.outfits.services import wanted
+from studio.people.known import client_of
 from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
 from studio.stored import stored
@@ -144,7 +145,7 @@ def not_gone(member: Member, piece_id: UUID) -> Sorted:
 
 def sorted_of(member: Member, client_id: Any) -> list[Sorted]:
     """Every decision about a client's pieces. Raises Http404."""
-    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
+    client = client_of(member, client_id)
     rows = Sorted.objects.of(member).filter(client=client, removed_at=None)
     # A piece that was taken off the rack by another door is on no list.
     hangs = Q(piece__removed_at=None) | Q(gone_at__isnull=False)
@@ -194,13 +195,13 @@ def unstrike(member: Member, buy_id: UUID) -> ToBuy:
 
 def buying_of(member: Member, client_id: Any) -> list[ToBuy]:
     """A client's buying list. Raises Http404."""
-    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
+    client = client_of(member, client_id)
     return list(ToBuy.objects.of(member).filter(client=client, removed_at=None))
 
 
 def verdict_on(member: Member, client_id: Any, piece: dict[str, Any]) -> tuple[Bought, EditSituation]:
     """Whether to buy a piece, with what hangs there. Raises UnknownWord or Http404."""
-    client: Client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
+    client = client_of(member, client_id)
     situation = edit_situation(client, EditAsk("sorting"))
     hanging = situation.hanging
     kept, _ = wearable(hanging.asked.body, hanging.owned, hanging.asked.schools)

@@ -12,7 +12,8 @@ from craft.cloth import Piece
 from craft.tryon.alter import altered
 from studio.concurrency import keep_once, write
 from studio.fittings.models import Errand, ErrandKind
-from studio.people.models import Client, Member
+from studio.people.known import client_of
+from studio.people.models import Member
 from studio.rack.models import RackPiece
 from studio.rack.naming import title_of
 
@@ -21,7 +22,7 @@ def listed(member: Member, client_id: Any = None) -> list[Errand]:
     """What is due, the soonest first, then what was done last; of one client or of the studio."""
     rows = Errand.objects.of(member).not_removed().select_related("client")
     if client_id is not None:
-        rows = rows.filter(client=Client.objects.of(member).not_removed().get_or_404(id=client_id))
+        rows = rows.filter(client=client_of(member, client_id))
     done = rows.filter(done_at__isnull=False).order_by("-done_at")[:50]
     return [*rows.filter(done_at__isnull=True), *done]
 

@@ -38,6 +38,7 @@ from studio.handover.tailor import sheet_of
 from studio.outfits import services as work
 from studio.outfits.models import DONE
 from studio.paper import pdf_of
+from studio.people.known import client_of
 from studio.people.models import Client
 from studio.policy import Right
 from studio.requests import MemberRequest
@@ -161,7 +162,7 @@ def book_file(request: MemberRequest, book_id: UUID) -> Any:
 )
 def tailor(request: MemberRequest, client_id: UUID) -> Any:
     """What is to be altered, for the tailor."""
-    client: Client = Client.objects.of(request.user).not_removed().select_related("studio").get_or_404(id=client_id)
+    client = client_of(request.user, client_id)
     return attached(pdf_of(sheet_of(client, today())), "application/pdf", "tailor.pdf")
 
 

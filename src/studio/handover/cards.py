@@ -34,6 +34,7 @@ from studio.handover.models import OutfitCard
 from studio.looks.links import worn_now
 from studio.looks.models import Look
 from studio.outfits.situation import AWAY
+from studio.people.known import client_of
 from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
 from studio.rack.naming import title_of
@@ -218,7 +219,7 @@ def drawn_card(card: Told, name: str) -> str:
 
 def cards_of(member: Member, client_id: Any) -> tuple[Client, list[OutfitCard]]:
     """A client's cards in their order. Raises Http404."""
-    client: Client = Client.objects.of(member).not_removed().select_related("studio").get_or_404(id=client_id)
+    client = client_of(member, client_id)
     return client, rows_of(client)
 
 

@@ -13,6 +13,7 @@ from craft.errors import InvalidInput
 from studio.concurrency import hold, keep_once
 from studio.errors import NoPost
 from studio.handover.models import Book, Letter
+from studio.people.known import client_of
 from studio.people.models import Client, Member
 from studio.post.services import put, stop, try_again
 
@@ -54,7 +55,7 @@ def send(
 
 def letters_of(member: Member, client_id: Any) -> list[Letter]:
     """The letters to a client, the last first. Raises Http404."""
-    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
+    client = client_of(member, client_id)
     return list(Letter.objects.filter(client=client, removed_at=None).select_related("outgoing").defer("message"))
 
 

@@ -28,7 +28,7 @@ from studio.handover.shapes import (
     SaidListOut,
     SaidOut,
 )
-from studio.people.models import Client
+from studio.people.known import client_of
 from studio.policy import Right
 from studio.post.models import WAITING
 from studio.requests import MemberRequest
@@ -48,7 +48,7 @@ PARTS = {
 @router.get("/clients/{uuid:client_id}/links", response=LinksOut)
 def client_links(request: MemberRequest, client_id: UUID) -> Any:
     """A client's links, the newest first, and what was said through them."""
-    client = Client.objects.of(request.user).not_removed().get_or_404(id=client_id)
+    client = client_of(request.user, client_id)
     rows = (
         Share.objects.filter(client=client, removed_at=None).select_related("changed_by").prefetch_related("openings")
     )

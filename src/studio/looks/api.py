@@ -17,7 +17,7 @@ from studio.looks import services
 from studio.looks.links import rack_of, worn_now
 from studio.looks.models import Look
 from studio.looks.shapes import Colour, Described, KindOut, LookChange, LookIn, LookOut, Spoken, Vocabulary
-from studio.people.models import Client
+from studio.people.known import client_of
 from studio.policy import Right
 from studio.requests import MemberRequest
 from studio.schemas import PieceWords, attached, file_of, words_of
@@ -71,7 +71,7 @@ def hear_words(request: MemberRequest, given: Spoken) -> Any:
 @router.get("/clients/{uuid:client_id}/looks", response=list[LookOut], exclude_none=True, by_alias=True)
 def looks(request: MemberRequest, client_id: UUID) -> Any:
     """A client's looks, the last changed first."""
-    client = Client.objects.of(request.user).not_removed().get_or_404(id=client_id)
+    client = client_of(request.user, client_id)
     rows = Look.objects.of(request.user).not_removed().filter(client=client).select_related("changed_by")
     found = list(rows.order_by("-changed_at"))
     rack = rack_of(found)

@@ -34,6 +34,7 @@ from studio.bodies.known import measures_of
 from studio.concurrency import hold, write
 from studio.looks.links import kept_links, rack_of, worn_now
 from studio.looks.models import Look
+from studio.people.known import client_of
 from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
 from studio.stored import PieceRow, readable, stored_piece
@@ -80,7 +81,7 @@ def worn_by(member: Member, client_id: Any, asked: Question) -> Worn:
 
 
 def _as_known(member: Member, client_id: Any) -> tuple[Client, Body]:
-    client: Client = Client.objects.of(member).not_removed().select_related("studio").get_or_404(id=client_id)
+    client = client_of(member, client_id)
     return client, Body.of(measures_of(client))
 
 

@@ -31,6 +31,7 @@ from studio.members.shapes import (
     ReachChange,
     ReachOut,
 )
+from studio.people.known import client_of
 from studio.people.models import Client, Member
 from studio.people.shapes import Me, me_out
 from studio.policy import Right, Role
@@ -128,7 +129,7 @@ def qr(request: HttpRequest, given: QrIn) -> Any:
 @router.get("/clients/{uuid:client_id}/assigned", response=AssignedOut, auth=Requires(Right.CLIENTS))
 def assigned(request: MemberRequest, client_id: UUID) -> Any:
     """To whom a client is open, and whom it could be opened to."""
-    return _assigned(request, Client.objects.of(request.user).not_removed().get_or_404(id=client_id))
+    return _assigned(request, client_of(request.user, client_id))
 
 
 @router.patch(
@@ -151,7 +152,7 @@ def _assigned(request: MemberRequest, client: Client) -> AssignedOut:
 @router.get("/clients/{uuid:client_id}/reach", response=ReachOut, auth=Requires(Right.DIARY))
 def reach(request: MemberRequest, client_id: UUID) -> Any:
     """How a client is reached."""
-    return reach_out(Client.objects.of(request.user).not_removed().get_or_404(id=client_id))
+    return reach_out(client_of(request.user, client_id))
 
 
 @router.put("/clients/{uuid:client_id}/reach", response={200: ReachOut}, auth=Requires(Right.DIARY))

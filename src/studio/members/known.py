@@ -3,15 +3,14 @@ with it, in a question put together once."""
 
 from __future__ import annotations
 
-from collections.abc import Sequence
 from functools import cache
 from typing import Any
 
 from django.db import connection
-from django.db.models import Model
 
 from studio.members.models import Account
 from studio.people.models import Member, Studio
+from studio.questions import read_row
 from studio.scoping import SETTING
 
 
@@ -24,22 +23,12 @@ def member_of(account: Account, member_id: int | None) -> Member | None:
     if row is None:
         return None
     of_member = len(Member._meta.concrete_fields)
-    member: Any = _read(Member, row[:of_member])
-    member.studio, member.account = _read(Studio, row[of_member:-1]), account
+    member: Any = read_row(Member, row[:of_member])
+    member.studio, member.account = read_row(Studio, row[of_member:-1]), account
     # Outside of a transaction it was forgotten with the question.
     member.told = connection.in_atomic_block
     found: Member = member
     return found
-
-
-def _read(model: type[Model], row: Sequence[Any]) -> Any:
-    """A row of a model as Django reads it."""
-    fields = model._meta.concrete_fields
-    values = list(row)
-    for at, field in enumerate(fields):
-        for convert in field.get_db_converters(connection):
-            values[at] = convert(values[at], None, connection)
-    return model.from_db(connection.alias, [field.attname for field in fields], values)
 
 
 @cache

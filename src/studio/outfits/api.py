@@ -45,7 +45,7 @@ from studio.outfits.shapes import (
     ToDraw,
 )
 from studio.outfits.situation import BASES, Ask, situation_of, worn_within
-from studio.people.models import Client
+from studio.people.known import client_of
 from studio.rack.models import RackPiece
 from studio.rack.naming import title_of, titles_of
 from studio.requests import MemberRequest
@@ -109,7 +109,7 @@ def cancel(request: MemberRequest, search_id: UUID) -> Any:
 @router.get("/clients/{uuid:client_id}/outfits/counts", response=CountsOut)
 def counts(request: MemberRequest, client_id: UUID) -> Any:
     """In how many good looks each piece of the rack stands, as it was last searched."""
-    client: Client = Client.objects.of(request.user).not_removed().select_related("studio").get_or_404(id=client_id)
+    client = client_of(request.user, client_id)
     row = services.newest_general(client)
     if row is None:
         return CountsOut(pieces=[], stale=False, known=False)
@@ -138,7 +138,7 @@ def reject(request: MemberRequest, client_id: UUID, given: ApartIn) -> Any:
 @router.get("/clients/{uuid:client_id}/outfits/remembered", response=RememberedOut)
 def remembered(request: MemberRequest, client_id: UUID) -> Any:
     """What was rejected together, and what is liked in spite of a rule: each can be taken back."""
-    client: Client = Client.objects.of(request.user).not_removed().get_or_404(id=client_id)
+    client = client_of(request.user, client_id)
     titles = titles_of(client.id)
     apart = Apart.objects.of(request.user).not_removed().filter(client=client)
     says = {rule.id: rule.says for rule in RULES}

@@ -28,6 +28,7 @@ from studio.diary.days_off import Place
 from studio.members.known import member_of
 from studio.members.services import works_as
 from studio.people import services
+from studio.people.known import client_of
 from studio.people.models import NAME_LENGTH, Client
 from studio.people.shapes import Me, StudioOut, me_out
 from studio.policy import Right, may
@@ -244,7 +245,7 @@ def clients(request: MemberRequest, q: str = "", offset: int = 0, limit: int = 6
 @router.get("/clients/{uuid:client_id}", response=ClientOut)
 def client(request: MemberRequest, client_id: UUID) -> Any:
     """One client with aims, brief and cautions."""
-    return client_out(Client.objects.of(request.user).not_removed().get_or_404(id=client_id))
+    return client_out(client_of(request.user, client_id))
 
 
 @router.get("/brief/words", response=BriefWords)

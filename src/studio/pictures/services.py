@@ -13,7 +13,8 @@ from django.db import connection
 from studio.concurrency import hold, keep_once
 from studio.errors import NotAPicture
 from studio.fittings.models import Trial
-from studio.people.models import Client, Member
+from studio.people.known import client_of
+from studio.people.models import Member
 from studio.pictures.darkroom import develop
 from studio.pictures.harmless import Harmless
 from studio.pictures.models import Picture
@@ -126,7 +127,7 @@ def restore(member: Member, picture_id: Any) -> Picture:
 
 def archive(member: Member, client_id: Any) -> bytes:
     """All of a client's pictures as a ZIP file, each named for its piece."""
-    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
+    client = client_of(member, client_id)
     out = io.BytesIO()
     with zipfile.ZipFile(out, "w", zipfile.ZIP_STORED) as file:
         rows = Picture.objects.of(member).not_removed().filter(client=client).select_related("piece", "trial")

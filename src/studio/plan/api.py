@@ -19,6 +19,7 @@ from studio.access import Requires
 from studio.bodies.known import today
 from studio.edit.telling import Names, in_words, job_of
 from studio.paper import pdf_of
+from studio.people.known import client_of
 from studio.people.models import Client
 from studio.plan import services
 from studio.plan.forms import Asks, DaysForm, OccasionForm, occasions_of
@@ -63,7 +64,7 @@ def plans(request: MemberRequest, client_id: UUID) -> Any:
 @router.post("/clients/{uuid:client_id}/plans/proposed", response=ProposedOut)
 def propose(request: MemberRequest, client_id: UUID, given: ProposedIn) -> Any:
     """Occasions for some days, from how the client's time is spent."""
-    client: Client = Client.objects.of(request.user).not_removed().get_or_404(id=client_id)
+    client = client_of(request.user, client_id)
     return ProposedOut(occasions=services.propose(client, given.first, given.days))
 
 

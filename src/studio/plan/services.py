@@ -17,6 +17,7 @@ from studio.concurrency import hold, keep_once, write
 from studio.errors import Stale
 from studio.outfits import services as work
 from studio.outfits.models import OutfitSearch
+from studio.people.known import client_of
 from studio.people.models import Client, Member
 from studio.plan.forecast import air_of, with_air
 from studio.plan.forms import MOST_DAYS, DaysForm, OccasionForm, occasions_of
@@ -150,7 +151,7 @@ def tick(member: Member, plan_id: UUID, piece: UUID, *, on: bool) -> Plan:
 
 def plans_of(member: Member, client_id: Any) -> tuple[Client, list[Plan]]:
     """A client's plans, the newest first. Raises Http404."""
-    client: Client = Client.objects.of(member).not_removed().select_related("studio").get_or_404(id=client_id)
+    client = client_of(member, client_id)
     return client, list(Plan.objects.filter(client=client, removed_at=None)[:LISTED])
 
 
@@ -182,7 +183,7 @@ def wear(
 
 def worn_of(member: Member, client_id: Any) -> tuple[Client, list[Worn]]:
     """What a client wore, the last first. Raises Http404."""
-    client: Client = Client.objects.of(member).not_removed().select_related("studio").get_or_404(id=client_id)
+    client = client_of(member, client_id)
     return client, list(Worn.objects.filter(client=client, removed_at=None))
 
 

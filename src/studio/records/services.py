@@ -39,6 +39,7 @@ from studio.handover.models import Book, Letter, OutfitCard, Share
 from studio.looks.filing import filed_looks, restore_looks
 from studio.looks.models import Look
 from studio.outfits.filing import filed_apart, restore_apart
+from studio.people.known import client_of
 from studio.people.models import Client, Member, Studio
 from studio.pictures.models import Picture
 from studio.plan.filing import filed_worn, restore_worn, told_plans
@@ -54,7 +55,7 @@ from studio.touched import touch
 
 def file_of(member: Member, client_id: Any) -> ClientFile:
     """Everything recorded of a client, as an open file."""
-    client: Client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
+    client = client_of(member, client_id)
     sessions = MeasuringSession.objects.filter(client=client).order_by("started_at", "id")
     looks = list(Look.objects.of(member).not_removed().filter(client=client).order_by("created_at", "id"))
     hanging = list(RackPiece.objects.of(member).not_removed().filter(client=client))
@@ -168,7 +169,7 @@ def _restore(member: Member, client: Client, filed: FiledSession) -> None:
 
 def table_of(member: Member, client_id: Any, unit: Unit) -> str:
     """The client's readings that count, every session's, as a table."""
-    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
+    client = client_of(member, client_id)
     alive = Reading.objects.filter(session__client=client, set_aside=False, withdrawal__isnull=True)
     rows = [Row(0, r.measure, float(r.cm), r.typed, r.taken_at.date(), _origin(r)) for r in alive]
     return write_table(rows, unit)
@@ -183,7 +184,7 @@ def _origin(reading: Reading) -> ReadingOrigin:
 def preview_table(member: Member, client_id: Any, text: str) -> tuple[Table, str]:
     """What a table would add to a client, and whether the same was added before; nothing is written.
     Raises NotATable."""
-    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
+    client = client_of(member, client_id)
     table = read_table(text, today(), measures_of(client))
     return table, said_before(member, "measures", taken_from(table), client)
 

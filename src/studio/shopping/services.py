@@ -16,7 +16,8 @@ from craft.schools import Schools
 from craft.units import Unit
 from craft.wear.shoes import barefoot_on
 from studio.bodies.known import body_of
-from studio.people.models import Client, Member
+from studio.people.known import client_of
+from studio.people.models import Member
 
 INJURY = "foot_ankle_knee_back_injury"
 
@@ -36,7 +37,7 @@ class Shopper:
 
 def shopper_of(member: Member, client_id: Any) -> Shopper:
     """The client's body as it is known today, with what they will not wear. Raises Http404."""
-    client: Client = Client.objects.of(member).not_removed().select_related("studio").get_or_404(id=client_id)
+    client = client_of(member, client_id)
     return Shopper(
         client.name,
         body_of(client),
