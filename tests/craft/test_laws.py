@@ -89,7 +89,7 @@ def test_a_hair_of_a_measure_moves_the_score_only_across_a_border(name: str, out
     figures = outfit.body.measures.figures
     first = judge(outfit, aims)
     for measure in ("stature", "hip"):
-        nudged = {**figures, measure: replace(figures[measure], cm=figures[measure].cm * 1.001)}
+        nudged = {**figures, measure: figures[measure]._replace(cm=figures[measure].cm * 1.001)}
         second = judge(compose(Body.of(Measures.of(nudged)), outfit.look, outfit.schools), aims)
         if [(f.rule, f.stance, f.title) for f in first.findings] == [
             (f.rule, f.stance, f.title) for f in second.findings

@@ -19,17 +19,20 @@ import numpy as np
 from numpy.typing import NDArray
 
 from craft.body import Body, Measures
-from craft.body.estimate import PLACE, believe
+from craft.body.estimate import NAMES, PLACE, believe
 from craft.body.measures import HEIGHTS, MEASURES
 from craft.body.quantity import Quantity
 from craft.body.shape import shape_of
 from craft.cloth import Piece
-from craft.look.compose import Look, compose
 from craft.read.balance import stature_word
 from craft.schools import Schools
+from craft.wear.lower import wear_bottom_once
+from craft.wear.shoes import BAREFOOT
 
 #: Bodies drawn, and the groups they are sorted into by a measure's value.
 DRAWS, GROUPS = 180, 6
+#: No measure is drawn smaller, cm (W); and the measures in the order in which a set holds them.
+LEAST, IN_ORDER = 3.0, sorted(MEASURES)
 #: A question is open while another answer is at least this likely.
 OPEN_FROM = 0.10
 #: A measure decides a question when it takes away this share of what is open about it.
@@ -121,14 +124,12 @@ def _questions(bodies: NDArray[np.float64], pieces: Sequence[Piece], schools: Sc
     shape: Labels = []
     stature: Labels = []
     landed: dict[tuple[str, int], Labels] = {}
-    for row in bodies:
+    for row in np.maximum(bodies, LEAST).tolist():
         body = _body(row)
         shape.append(shape_of(body))
         stature.append(stature_word(body.stature))
         for at, piece in enumerate(pieces):
-            worn = compose(body, Look((piece,)), schools).bottom
-            if worn is None:
-                continue
+            worn = wear_bottom_once(body, piece, BAREFOOT, schools)
             if piece.figure("front_rise_cm"):
                 landed.setdefault(("rise", at), []).append(worn.rise)
             if piece.figure("inseam_cm"):
@@ -139,12 +140,12 @@ def _questions(bodies: NDArray[np.float64], pieces: Sequence[Piece], schools: Sc
     return about + [(kind, pieces[at].kind, labels) for (kind, at), labels in landed.items()]
 
 
-def _body(row: NDArray[np.float64]) -> Body:
-    """A drawn body: landmarks kept in order, everything positive."""
-    drawn = {name: max(float(row[PLACE[name]]), 3.0) for name in MEASURES}
+def _body(row: list[float]) -> Body:
+    """A drawn body: landmarks kept in order."""
+    drawn = dict(zip(NAMES, row, strict=True))
     for below, above in itertools.pairwise(HEIGHTS):
         drawn[above] = max(drawn[above], drawn[below] + 0.2)
-    return Body.whole(Measures.of({name: Quantity(cm, 0.1, "measured") for name, cm in drawn.items()}))
+    return Body.whole(Measures(tuple((name, Quantity(drawn[name], 0.1, "measured")) for name in IN_ORDER)))
 
 
 class _Open(NamedTuple):

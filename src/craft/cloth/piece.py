@@ -13,6 +13,7 @@ from craft.errors import UnknownWord
 from craft.facts import fact
 
 _HEX = re.compile(r"^#[0-9a-f]{6}$")
+_PLAIN = (str, int, float)
 #: What any single figure can be, by its unit.
 POSSIBLE = {"cm": (0.0, 220.0), "%": (0.0, 100.0), "g/m²": (10.0, 1500.0)}
 
@@ -181,8 +182,9 @@ def colour_of(piece: Piece) -> str:
 
 def _is_said(value: Any) -> bool:
     """Whether a value is a word or a figure, or a list of such: nothing else can be said of a piece."""
-    listed = value if isinstance(value, list | tuple) else (value,)
-    return all(isinstance(one, str | int | float) for one in listed)
+    if isinstance(value, _PLAIN):
+        return True
+    return isinstance(value, list | tuple) and all(isinstance(one, _PLAIN) for one in value)
 
 
 def _colours(listed: Sequence[Any]) -> dict[str, Any]:

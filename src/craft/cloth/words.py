@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from functools import lru_cache
+
 HEM = (
     *("under_bust", "waist", "high_hip", "hip", "seat", "upper_thigh", "mid_thigh", "above_knee", "knee"),
     *("below_knee", "mid_calf", "lower_calf", "ankle", "ankle_bone", "foot", "floor", "puddle"),
@@ -97,6 +99,7 @@ MARKS = ("pattern", "second_colour", "side_stripe", "pockets", "band", "fade", "
 UNITS = {"_cm": "cm", "_pct": "%", "_gsm": "g/m²"}
 
 
+@lru_cache(maxsize=1024)
 def unit_of(key: str) -> str | None:
     """The unit of a figure's key, or None where it is no figure.
 

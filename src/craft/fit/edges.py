@@ -67,7 +67,8 @@ def edge(body: Body, key: str, name: str, landing: Landing, lift: float, *, at: 
     if at:
         return LandedEdge(key, name, landing, at, (at,), None)
     reach = OF_80 * landing.spread
-    names = tuple(dict.fromkeys([landing.at(body, lift, off) for off in (-reach, 0.0, reach)]))
+    lower, here, higher = (landing.at(body, lift, off) for off in (-reach, 0.0, reach))
+    names = tuple(dict.fromkeys((lower, here, higher)))
     loosest = max(landing.rests_on, key=lambda name: body.quantity(name).spread, default=None)
     doubtful = loosest is not None and len(names) > 1 and not body.quantity(loosest).settled
-    return LandedEdge(key, name, landing, landing.at(body, lift), names, loosest if doubtful else None)
+    return LandedEdge(key, name, landing, here, names, loosest if doubtful else None)

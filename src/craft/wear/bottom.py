@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from functools import lru_cache
 from itertools import pairwise
 
@@ -118,7 +118,7 @@ def wear_legs(body: Body, piece: Piece, shoes: WornShoes, schools: Schools) -> W
     leg = _leg(body, free, fork, lift, thigh, knee, opening)
     opening = leg[-1][1]
     rest = _rests_at(body, shoes, opening)
-    hem = replace(hangs, cm=max(free, rest), free=free)
+    hem = hangs._replace(cm=max(free, rest), free=free)
     calf = body.height("calf") + lift
     # The curve of the leg is made where a leg ends above the calf; at the calf it is the calf's girth.
     own = body.girth("calf") if free <= calf else body.leg_girth(free - lift)

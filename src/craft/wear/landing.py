@@ -8,9 +8,9 @@ from __future__ import annotations
 
 import math
 from bisect import bisect_left
-from dataclasses import dataclass
 from functools import lru_cache
 from itertools import pairwise
+from typing import NamedTuple
 
 from craft.body import Body, Origin
 
@@ -26,8 +26,7 @@ BONE_REACH = 1.5
 WORD_SPREAD, FIGURE_SPREAD = 1.0, 0.5
 
 
-@dataclass(frozen=True, slots=True)
-class Landing:
+class Landing(NamedTuple):
     """Where an edge lies above the ground, cm, its spread and whether it is measured.
 
     `rests_on` names the body's measures that it follows from. `free` is where its length alone would take it, where

@@ -23,3 +23,18 @@ def wear_bottom(body: Body, piece: Piece, shoes: WornShoes, schools: Schools) ->
     if KIND[piece.kind].has_legs:
         return wear_legs(body, piece, shoes, schools)
     return wear_skirt(body, piece, shoes.lift, schools)
+
+
+def wear_bottom_once(body: Body, piece: Piece, shoes: WornShoes, schools: Schools) -> WornBottom:
+    """The same of a body that is looked at once, among many that are drawn: it is not kept at hand, where it would push out what
+    is asked for again.
+
+    >>> from craft.body import Measures
+    >>> from craft.wear.shoes import BAREFOOT
+    >>> body, jeans = Body.of(Measures.of({"stature": 165})), Piece.of({"is": "jeans"})
+    >>> wear_bottom_once(body, jeans, BAREFOOT, Schools()) == wear_bottom(body, jeans, BAREFOOT, Schools())
+    True
+    """
+    if KIND[piece.kind].has_legs:
+        return wear_legs.__wrapped__(body, piece, shoes, schools)
+    return wear_skirt.__wrapped__(body, piece, shoes.lift, schools)

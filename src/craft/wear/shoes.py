@@ -75,6 +75,7 @@ class WornShoes:
 BAREFOOT = WornShoes(None, 0.0, 0.0, Landing(0.0, 0.0, "measured"), None, None, "round", "dainty", 9.0, 0.0)
 
 
+@lru_cache(maxsize=64)
 def barefoot_on(heel: float) -> WornShoes:
     """No shoe, but a heel of so many cm: how landing cases are stated."""
     return WornShoes(None, heel, 0.0, Landing(heel, 0.0, "measured"), None, None, "round", "dainty", 9.0, 0.0)
