@@ -102,7 +102,7 @@ def main() -> int:
         "upgrade": lambda: keeping.upgrade(known.settings),
         "test": lambda: test(rest),
         "bench": lambda: in_test_cluster(["bench", *rest]),
-        "load": lambda: in_test_cluster(["load", *rest]),
+        "load": lambda: in_test_cluster(["load", *rest], durable=True),
         "torture": lambda: in_test_cluster(["torture", *rest]),
         "shots": lambda: in_test_cluster(["tests.browser.shots"]),
         "specimens": lambda: in_test_cluster(["tests.browser.specimens"]),

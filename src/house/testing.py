@@ -27,10 +27,11 @@ OTHERS = (
 NOTHING_RAN = 5
 
 
-def in_test_cluster(command: Sequence[str]) -> int:
-    """Run a module of Python against a temporary cluster of its own, which is taken away afterwards."""
+def in_test_cluster(command: Sequence[str], *, durable: bool = False) -> int:
+    """Run a module of Python against a temporary cluster of its own, which is taken away afterwards; `durable` where it is to
+    write as a studio's does."""
     _set_up()
-    with _begun(command) as running:
+    with _begun(command, durable=durable) as running:
         return running.wait()
 
 
@@ -59,9 +60,11 @@ def _set_up() -> None:
 
 
 @contextmanager
-def _begun(command: Sequence[str], told: IO[Any] | None = None) -> Iterator[subprocess.Popen[bytes]]:
+def _begun(
+    command: Sequence[str], told: IO[Any] | None = None, *, durable: bool = False
+) -> Iterator[subprocess.Popen[bytes]]:
     """A module of Python that runs in a cluster of its own; stopped with it where nobody waits any more."""
-    cluster = temporary_cluster()
+    cluster = temporary_cluster(durable=durable)
     try:
         env = setup.environment(cluster.environment(cluster.start()))
         running = subprocess.Popen(
