@@ -42,10 +42,16 @@ class PieceRow:
 
 
 @lru_cache(maxsize=10_000)
+def _one_of(piece: Piece) -> Piece:
+    """One piece for all that are equal: what is computed of a piece is kept by it, and the same one is found at once."""
+    return piece
+
+
+@lru_cache(maxsize=10_000)
 def stored_piece(row: PieceRow) -> Piece | None:
     """The piece that a row holds, or None where it cannot be read, which is logged."""
     try:
-        return Piece.of(row.words)
+        return _one_of(Piece.of(row.words))
     except (UnknownWord, TypeError):
         _log.warning("a stored piece is unreadable: %s", row.id)
         return None

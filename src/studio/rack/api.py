@@ -32,6 +32,7 @@ from studio.rack.naming import title_of
 from studio.requests import MemberRequest
 from studio.schemas import CSV, Added, MaybeName, Refusal, RefusedOut, Text, TextIn, answer, attached, file_of
 from studio.shopping.api import Heel, PlacedOut, Stance, placed_out
+from studio.shopping.services import Shopper
 from studio.stored import stored
 
 router = Router()
@@ -184,6 +185,8 @@ class RackDetail(BaseModel):
 
 #: So many pieces' drawings and answers are kept at hand: seven and fourteen large racks.
 FLATS, ANSWERS = 2048, 4096
+#: What is known besides of a piece of which nothing is.
+NO_FACTS = Facts()
 #: So many flats are told at once: more than a screen shows. Drawing a rack of three hundred takes a quarter of a second.
 PAGE = 36
 
@@ -194,7 +197,7 @@ def _flat(body: Body, piece: Piece) -> list[DrawnShape]:
     return drawn(flat_of(body, piece).shapes)
 
 
-def rack_piece_out(row: RackPiece, landed: Landed, picture: UUID | None = None) -> RackPieceOut:
+def rack_piece_out(row: RackPiece | services.ShownRow, landed: Landed, picture: UUID | None = None) -> RackPieceOut:
     """A piece as the rack shows it, without its flat; kept, as its landing is, for as long as the row is of this version."""
     return _piece_out(_Row(row.id, row.version, picture, row), landed)
 
@@ -206,7 +209,7 @@ class _Row:
     id: UUID
     version: int
     picture: UUID | None
-    row: RackPiece = field(compare=False)
+    row: RackPiece | services.ShownRow = field(compare=False)
 
 
 @lru_cache(maxsize=ANSWERS)
@@ -224,7 +227,7 @@ def _piece_out(of: _Row, landed: Landed) -> RackPieceOut:
         piece=row.piece,
         figures=list(KIND[piece.kind].figures),
         measured=bool(piece.figures),
-        facts=stored(Facts, row.facts),
+        facts=stored(Facts, row.facts) if row.facts else NO_FACTS,
         stance=landed.stance,
         marks=[CheckMark(key=check.key, stance=check.stance, title=check.title) for check in landed.checks],
         flat=[],
@@ -253,7 +256,7 @@ def flats(request: MemberRequest, client_id: UUID, page: Annotated[int, Field(ge
 def hang(request: MemberRequest, client_id: UUID, given: Line, heel_cm: Heel = 2.0) -> Any:
     """Hang a piece said in one line: “black slim jeans high rise, front rise 29, inseam 70”."""
     row = services.hang_line(request.user, client_id, given.line, given.id)
-    return Status(201, _one(request, row.id, heel_cm).piece)
+    return Status(201, _piece(request, row.id, heel_cm))
 
 
 @router.post("/clients/{uuid:client_id}/rack/lines", response=LinesOut)
@@ -275,7 +278,7 @@ def hang_piece(request: MemberRequest, client_id: UUID, given: Hung, heel_cm: He
     """Hang a piece as it was placed: from a shop, a chart or a pasted description."""
     facts = Facts(maker=given.maker, label_size=given.label_size, note=given.note)
     row = services.hang_piece(request.user, client_id, given.id, given.piece, facts)
-    return Status(201, _one(request, row.id, heel_cm).piece)
+    return Status(201, _piece(request, row.id, heel_cm))
 
 
 @router.get(
@@ -316,11 +319,21 @@ def piece(request: MemberRequest, piece_id: UUID, heel_cm: Heel = 2.0) -> Any:
     return answer(_one(request, piece_id, heel_cm))
 
 
+def _piece(request: MemberRequest, piece_id: UUID, heel: float) -> RackPieceOut:
+    """A piece as the rack shows it, with its flat."""
+    return _shown(request, *services.landed_piece(request.user, piece_id, heel))
+
+
+def _shown(request: MemberRequest, shopper: Shopper, row: RackPiece, landed: Landed) -> RackPieceOut:
+    picture = first_of_pieces(request.user, row.client_id).get(row.id)
+    return rack_piece_out(row, landed, picture).model_copy(update={"flat": _flat(shopper.body, landed.piece)})
+
+
 def _one(request: MemberRequest, piece_id: UUID, heel: float) -> RackDetail:
     shopper, row, landed = services.landed_piece(request.user, piece_id, heel)
-    picture, facts = first_of_pieces(request.user, row.client_id).get(row.id), stored(Facts, row.facts)
+    facts = stored(Facts, row.facts)
     return RackDetail(
-        piece=rack_piece_out(row, landed, picture).model_copy(update={"flat": _flat(shopper.body, landed.piece)}),
+        piece=_shown(request, shopper, row, landed),
         behind=drawn(flat_behind(shopper.body, landed.piece)) if has_back(landed.piece) else [],
         placed=placed_out(landed, [], [], shopper.unit),
         lines=[
@@ -336,7 +349,7 @@ def _one(request: MemberRequest, piece_id: UUID, heel: float) -> RackDetail:
 
 def piece_out(request: MemberRequest, piece_id: UUID) -> RackPieceOut:
     """A piece as the rack shows it, in the heel that the question was asked with."""
-    return _one(request, piece_id, float(request.GET.get("heel_cm", 2.0))).piece
+    return _piece(request, piece_id, float(request.GET.get("heel_cm", 2.0)))
 
 
 @router.patch("/rack/{uuid:piece_id}", response={200: RackPieceOut, 422: Refusal})
@@ -346,13 +359,13 @@ def change(request: MemberRequest, piece_id: UUID, given: PieceChange, heel_cm: 
     if given.facts is not None:
         changes["facts"] = given.facts.model_dump(mode="json")
     services.change(request.user, piece_id, given.version, **changes)
-    return _one(request, piece_id, heel_cm).piece
+    return _piece(request, piece_id, heel_cm)
 
 
 @router.post("/rack/{uuid:piece_id}/copy", response={201: RackPieceOut})
 def copy(request: MemberRequest, piece_id: UUID, heel_cm: Heel = 2.0) -> Any:
     """Hang another like it."""
-    return Status(201, _one(request, services.copy(request.user, piece_id).id, heel_cm).piece)
+    return Status(201, _piece(request, services.copy(request.user, piece_id).id, heel_cm))
 
 
 @router.delete("/rack/{uuid:piece_id}", response={204: None})
@@ -365,4 +378,4 @@ def remove(request: MemberRequest, piece_id: UUID) -> Any:
 @router.post("/rack/{uuid:piece_id}/restore", response={200: RackPieceOut})
 def restore(request: MemberRequest, piece_id: UUID, heel_cm: Heel = 2.0) -> Any:
     """Undo a removal."""
-    return _one(request, services.restore(request.user, piece_id).id, heel_cm).piece
+    return _piece(request, services.restore(request.user, piece_id).id, heel_cm)

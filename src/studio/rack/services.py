@@ -19,6 +19,7 @@ from craft.formats.rack_csv import PieceTable, read_pieces, write_pieces
 from craft.formats.rack_form import Facts, FiledPiece
 from craft.units import Unit
 from studio.concurrency import hold, keep_once, write
+from studio.people.known import client_of
 from studio.people.models import Client, Member
 from studio.rack.models import RackPiece
 from studio.records.handed_in import not_again, note, said_before
@@ -184,13 +185,13 @@ def hang_filed(member: Member, client: Client, pieces: Iterable[FiledPiece]) -> 
 
 def table_of(member: Member, client_id: Any, unit: Unit) -> str:
     """A client's rack as a table."""
-    client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
+    client = client_of(member, client_id)
     return write_pieces((filed(row) for row in RackPiece.objects.of(member).not_removed().filter(client=client)), unit)
 
 
 def preview_table(member: Member, client_id: Any, text: str) -> tuple[PieceTable, str]:
     """What a table would hang, and whether the same was hung before; nothing is written. Raises NotATable."""
-    client: Client = Client.objects.of(member).not_removed().get_or_404(id=client_id)
+    client = client_of(member, client_id)
     table = read_pieces(text)
     return table, said_before(member, "rack", _hung_from(table), client)
 
@@ -211,13 +212,23 @@ def keep_table(member: Member, client_id: Any, text: str, *, again: bool = False
         return len(hang_filed(member, client, (row.filed for row in table.rows)))
 
 
+class ShownRow(NamedTuple):
+    """What is read of a row to show it on a rack: of three hundred, the rest would be read and looked at by nobody."""
+
+    id: UUID
+    version: int
+    name: str
+    piece: dict[str, Any]
+    facts: dict[str, Any]
+
+
 @dataclass(frozen=True)
 class LandedRack:
     """A rack on a body: each piece that can be read with its landing, and those that cannot."""
 
     shopper: Shopper
-    hanging: list[tuple[RackPiece, Landed]]
-    unreadable: list[RackPiece]
+    hanging: list[tuple[ShownRow, Landed]]
+    unreadable: list[ShownRow]
 
 
 def landed_rack(member: Member, client_id: Any, heel: float) -> LandedRack:
@@ -225,8 +236,7 @@ def landed_rack(member: Member, client_id: Any, heel: float) -> LandedRack:
     shopper = shopper_of(member, client_id)
     rows = RackPiece.objects.of(member).not_removed().filter(client_id=client_id)
     found = LandedRack(shopper, [], [])
-    # Three hundred rows' times would be read and looked at by nobody.
-    for row in rows.defer("created_at", "changed_at", "removed_at"):
+    for row in map(ShownRow._make, rows.values_list(*ShownRow._fields)):
         piece = stored_piece(PieceRow(row.id, row.version, row.piece))
         if piece is None:
             found.unreadable.append(row)
