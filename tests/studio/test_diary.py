@@ -10,6 +10,7 @@ from typing import Any
 import pytest
 
 from studio.bodies.known import today
+from studio.bodies.models import MeasuringSession
 from studio.diary.calendars import read_calendar
 from studio.diary.models import Appointment, Feed
 from studio.members.services import add_member
@@ -182,6 +183,23 @@ def test_what_is_due_lies_in_the_same_place(house: House) -> None:
     told = diary(house, (today() + timedelta(300)).isoformat(), (today() + timedelta(400)).isoformat())["due"]
     assert any(one["kind"] == "measure" and one["client"] == "Pia Reed" for one in told)
     assert any(one["kind"] == "season" for one in diary(house, "2026-12-01", "2027-12-01")["due"])
+
+
+def test_who_was_measured_long_ago_is_due_until_measured_anew(house: House) -> None:
+    house.take("waist", "74")
+    long_ago = datetime.now(UTC) - timedelta(400)
+    MeasuringSession.objects.filter(client=house.client).update(started_at=long_ago, ended_at=long_ago)
+
+    def due() -> list[str]:
+        told = diary(house, str(today()), str(today()))["due"]
+        return [one["on"] for one in told if one["kind"] == "measure"]
+
+    assert due() == [str(today())]
+    # A session in which nothing is read yet measures nobody.
+    house.begin()
+    assert due() == [str(today())]
+    house.take("hip", "99")
+    assert due() == []
 
 
 @pytest.fixture

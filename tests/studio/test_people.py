@@ -116,6 +116,8 @@ def test_clients_are_found_by_parts_of_name_and_note_a_page_at_a_time(house: Hou
     assert (first["total"], len(first["rows"]), first["rows"][0]["name"]) == (70, 60, "Ana 000")
     rest = house.api.ask("GET", "/clients?q=ana&offset=60").told
     assert [row["name"] for row in rest["rows"]] == [f"Ana {at:03}" for at in range(60, 70)]
+    beyond = house.api.ask("GET", "/clients?q=ana&offset=90").told
+    assert (beyond["total"], beyond["rows"]) == (70, [])
     assert house.api.ask("GET", "/clients?q=court+ana+069").told["total"] == 1
     assert house.api.ask("GET", "/clients?q=%25").told["total"] == 0
 
