@@ -10,7 +10,7 @@ from craft.judge.finding import Figure, Remark, con, pro, warn
 from craft.judge.rule import Subject
 from craft.look import Outfit
 from craft.units import Sentence
-from craft.wear.bottom import FALLS_PAST_FOOT
+from craft.wear.bottom import falls_past
 from craft.wear.shoes import HEEL_CM
 
 rule = Subject("feet", "Shoes and boots (8)", sees_colour=False)
@@ -118,7 +118,7 @@ def toe(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     if shoes.toe not in ("pointed", "almond", "round"):
         return
     full = bottom.is_wide_hemmed and bottom.hem_at in ("foot", "floor", "ankle_bone")
-    where, held = ("foot", 2.0), Figure("leg opening", bottom.opening, FALLS_PAST_FOOT)
+    where, held = ("foot", 2.0), Figure("leg opening", bottom.opening, falls_past(outfit.body))
     flat = shoes.rise_of_foot < LIFTS.of(outfit) and shoes.weight < HEAVY.of(outfit)
     if shoes.toe == "pointed" and (full or aims.wanted("lengthen_legs") or bottom.hem_at == "ankle"):
         text = "The pointed toe carries the line of the leg on past a {opening} hem."
@@ -144,7 +144,7 @@ def heel(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     bottom, shoes, lifts = outfit.bottom, outfit.shoes, LIFTS.of(outfit)
     if shoes.piece is None or bottom is None:
         return
-    asks_lift = bottom.reads_as == "flare" and shoes.toe != "pointed"
+    asks_lift = bottom.reads_as == "flare" and bottom.is_wide_hemmed and shoes.toe != "pointed"
     raised = shoes.rise_of_foot < lifts and shoes.lift >= RAISED
     if shoes.rise_of_foot < lifts and not asks_lift and not raised:
         return

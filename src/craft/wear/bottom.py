@@ -30,8 +30,9 @@ _RISE_BORDERS = {"navel_is_mid": (-1.75, 1.75, 6.5), "navel_is_high": (-5.75, -1
 #: Heel and instep are this much more around than the ankle (W): a narrower hem cannot pass
 #: down over the foot and rests at the bone.
 FOOT_OVER_ANKLE = 1.45
-#: A hem this wide falls past the instep to the ground instead of resting on the foot, cm (W).
-FALLS_PAST_FOOT = 46.0
+#: A hem as wide as this many lengths of the foot falls past the instep to the ground instead of resting on it (W: 46 cm of the usual
+#: foot of 25.5).
+FEET_ROUND = 1.8
 #: In a heel the foot slopes: the top of it stands higher above the ground by the first share of the heel, and a hem
 #: slides down it by the second before it stacks, which is why a heel takes up a long leg (brief, section 4; shares W).
 FOOT_TOP_RISES, SLIDES_DOWN = 0.8, 0.5
@@ -62,7 +63,7 @@ class WornBottom:
     inside: bool
     cuffed: bool
     colour: str
-    #: Whether it ends round each leg; and whether its hem falls to the ground rather than resting on the foot.
+    #: Whether it ends round each leg; and whether its hem would fall past the foot rather than rest on it: shorts' never does.
     has_legs: bool
     is_wide_hemmed: bool
 
@@ -112,7 +113,7 @@ def wear_legs(body: Body, piece: Piece, shoes: WornShoes, schools: Schools) -> W
         hangs.origin == "described"
         and piece.figure("hem_cm") is None
         and hem_word == "foot"
-        and opening < FALLS_PAST_FOOT
+        and opening < falls_past(body)
     ):
         free += FOOT_TOP_RISES * shoes.rise_of_foot
     leg = _leg(body, free, fork, lift, thigh, knee, opening)
@@ -148,7 +149,7 @@ def wear_legs(body: Body, piece: Piece, shoes: WornShoes, schools: Schools) -> W
         cuffed=piece.flag("cuffed"),
         colour=colour_of(piece),
         has_legs=True,
-        is_wide_hemmed=opening >= FALLS_PAST_FOOT,
+        is_wide_hemmed=opening >= falls_past(body) and free - lift < body.height("knee"),
     )
 
 
@@ -217,10 +218,20 @@ def _leg(
     return (*kept, (free, girth))
 
 
+def falls_past(body: Body) -> float:
+    """How wide a hem is, round, that falls past this foot to the ground, cm.
+
+    >>> from craft.body import Measures
+    >>> falls_past(Body.of(Measures.of({"stature": 165, "foot_length": 25})))
+    45.0
+    """
+    return FEET_ROUND * body.lengths["foot_length"].cm
+
+
 def _rests_at(body: Body, shoes: WornShoes, opening: float) -> float:
     """The height at which a hem that is too long comes to rest."""
     bone = body.height("ankle_bone") + shoes.lift
     if opening < FOOT_OVER_ANKLE * body.girth("ankle"):
         return bone
     slope = SLIDES_DOWN * max(0.0, shoes.rise_of_foot)
-    return max(0.0, bone - FLOOR_BELOW - slope) if opening < FALLS_PAST_FOOT else 0.0
+    return max(0.0, bone - FLOOR_BELOW - slope) if opening < falls_past(body) else 0.0
