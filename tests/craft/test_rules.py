@@ -54,7 +54,8 @@ PAIRS: list[tuple[str, str, list[Words], Words]] = [
     ("length.trip_hazard", "caution", [{**WIDE, "hem": "puddle"}, LOAFERS], WIDE),
     ("length.bunching", "against", [{**SKINNY, "hem": "puddle"}], SKINNY),
     ("length.place", "for", [JEANS, TEE], {**JEANS, "hem": "lower_calf"}),
-    ("length.place", "against", [{**JEANS, "hem": "mid_calf"}], {**JEANS, "hem": "lower_calf"}),
+    ("length.place", "against", [{**JEANS, "hem": "mid_calf"}], JEANS),
+    ("length.place", "against", [CROPPED, LOAFERS], {**CROPPED, "hem": "ankle"}),
     ("length.floor", "for", [WIDE, LOAFERS], {**WIDE, "hem": "puddle"}),
     ("length.floor", "against", [{**WIDE, "hem": "ankle"}, LOAFERS], {**JEANS, "hem": "ankle"}),
     ("length.ankle", "for", [JEANS, {"is": "flats"}], {"is": "ankle_boots"}),
@@ -429,3 +430,45 @@ def test_a_knit_round_the_shoulders_is_worn_as_a_scarf() -> None:
     outfit = compose(BODY, Look.of([JEANS, TEE, round_]))
     assert outfit.top is not None and outfit.top.piece.kind == "tee" and "scarf" in outfit.extras
     assert any(shape.slot == "scarf" or shape.key.startswith("scarf") for shape in draw_look(outfit))
+
+
+def test_one_hem_is_judged_once() -> None:
+    skirt = {"is": "skirt", "cut": "pleated", "hem": "mid_calf"}
+    judged = judge(compose(BODY, Look.of([skirt, TEE, {"is": "flats"}]), Schools()), Aims())
+    assert [one.rule for one in judged.findings if one.code == "hem_on_wide_place"] == ["hems.place"]
+
+
+@pytest.mark.parametrize(("colour", "again"), [("navy", True), ("black", False), ("charcoal", False)])
+def test_a_navy_stripe_comes_back_in_navy_and_in_no_other_dark(colour: str, again: bool) -> None:
+    striped = {**TEE, "pattern": "horizontal_stripe", "colour": ["white", "navy"]}
+    assert (found("palette.picked_up", striped, {**JEANS, "colour": colour}) is not None) == again
+
+
+def test_near_tones_are_of_one_hue() -> None:
+    blazer = {"is": "blazer", "open": True}
+    blues = [{**JEANS, "colour": "navy"}, {**TEE, "colour": "soft_navy"}, {**blazer, "colour": "navy"}]
+    darks = [{**JEANS, "colour": "charcoal"}, {**TEE, "colour": "brown"}, {**blazer, "colour": "burgundy"}]
+    assert found("colour.near", *blues) is not None and found("colour.near", *darks) is None
+
+
+def test_shorts_are_no_flare_and_a_bootcut_falls_past_a_small_foot() -> None:
+    assert found("feet.heel", {"is": "shorts", "inseam_cm": 8}, {"is": "flats"}) is None
+    small = Body.of(Measures.of({"stature": 154, "foot_length": 22.5, "calf": 33, "ankle": 20}))
+    assert found("length.bunching", {"is": "jeans", "cut": "bootcut", "hem": "foot"}, BOOTS, body=small) is None
+
+
+def test_one_piece_can_be_out_of_place_though_the_others_keep_the_code() -> None:
+    aims = replace(Aims(), setting=Setting.of("relaxed_office"))
+    worn = [{"is": "blazer"}, {"is": "blouse", "tuck": "full"}, {"is": "pumps", "heel": "mid"}]
+    raw = found("register.code", {"is": "shorts", "inseam_cm": 8, "hem_finish": "raw"}, *worn, aims=aims)
+    long = found("register.code", {"is": "trousers"}, *worn, aims=aims)
+    assert raw is not None and raw.stance == "against" and long is not None and long.stance == "for"
+
+
+def test_the_less_close_the_closer_half_the_less_a_contrast_is_worth() -> None:
+    loose = {"is": "knit", "fit": "oversized", "hem": "hip"}
+    pencil, pleats = (
+        found("volume.contrast", {"is": "skirt", "cut": cut, "hem": "knee"}, loose) for cut in ("pencil", "pleated")
+    )
+    assert pencil is not None and pleats is not None
+    assert pleats.weight < 0.6 * pencil.weight

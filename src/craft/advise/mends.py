@@ -14,6 +14,7 @@ from typing import Any
 from craft.advise.swaps import swaps
 from craft.cloth.words import said
 from craft.judge import Aims, Judged, Judgement, Sentence
+from craft.judge.length import ON_LOWER_LEG
 from craft.look import Look, Outfit, compose
 from craft.wear.cuts import CUFF_CM
 from craft.wear.ease import HANGS_STRAIGHT
@@ -96,7 +97,7 @@ def changes(outfit: Outfit, aims: Aims, rules: Collection[str]) -> Iterator[Chan
         yield from _skirt_hems(outfit)
     if asked("layers"):
         yield from _layer_lengths(outfit)
-    if asked("rise", "leg", "volume", "edges", "feet", "cloth", "limits", "register"):
+    if asked("rise", "leg", "length", "volume", "edges", "feet", "cloth", "limits", "register"):
         yield from _others(outfit, {rule.split(".")[0] for rule in rules})
     for place, words, text in swaps(outfit, aims, rules):
         yield Change(place, words, text, OTHER_PIECE)
@@ -254,6 +255,11 @@ def _others(outfit: Outfit, subjects: set[str]) -> Iterator[Change]:
         least = math.ceil(outfit.body.girth("calf") + HANGS_STRAIGHT)
         text = Sentence.of(f"{said(bottom.cut).capitalize()} with a leg opening of {{least}} or more.", least=least)
         yield Change("bottom", {"leg_opening_cm": least, "knee_cm": None}, text, OTHER_PIECE)
+    if "length" in subjects and bottom.hem_at in ON_LOWER_LEG:
+        # What is too short cannot be let down.
+        longer = bottom.hem.cm - landed_height(outfit.body, "ankle", outfit.lift)
+        text = Sentence.of("A pair that is {longer} longer and ends at the ankle.", longer=longer)
+        yield Change("bottom", {"hem": "ankle", "inseam_cm": None, "hem_cm": None}, text, OTHER_PIECE)
     if "rise" in subjects:
         for rise in ("mid", "high"):
             text = Sentence.of(f"A {rise} rise on this body.")

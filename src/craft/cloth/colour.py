@@ -22,6 +22,10 @@ SAME, TONE, ANSWERS = 0.035, 0.10, 0.17
 MISSES, DARK_NEUTRAL = 0.11, (0.40, 0.09)
 
 
+#: A colour of no more chroma than this is a grey; hues no further apart than this, degrees, are one (W).
+GREY, HUE = 0.02, 40.0
+
+
 def hex_of(colour: str) -> str:
     """The #rrggbb of a colour's name, or the code itself."""
     return COLOURS.get(colour, colour)
@@ -62,6 +66,29 @@ def just_misses(one: str, two: str) -> bool:
     (True, False, False)
     """
     return is_dark_neutral(one) and is_dark_neutral(two) and SAME < difference(one, two) <= MISSES
+
+
+@fact
+def of_one_hue(one: str, two: str) -> bool:
+    """Whether two colours are tones of one hue, or both grey: a brown and a charcoal are near only because both are dark.
+
+    >>> of_one_hue("navy", "mid_blue"), of_one_hue("black", "grey"), of_one_hue("brown", "charcoal")
+    (True, True, False)
+    """
+    strong, other = chroma(one) > GREY, chroma(two) > GREY
+    apart = abs(hue(one) - hue(two))
+    return (not strong and not other) or (strong and other and min(apart, 360 - apart) <= HUE)
+
+
+@fact
+def comes_back(one: str, two: str) -> bool:
+    """Whether one colour is the other again: near it, and of two dark neutrals the very same, for a black is no navy.
+
+    >>> comes_back("rust", "cognac"), comes_back("navy", "black"), comes_back("navy", "navy")
+    (True, False, True)
+    """
+    apart = difference(one, two)
+    return apart <= (SAME if is_dark_neutral(one) and is_dark_neutral(two) else ANSWERS)
 
 
 @fact

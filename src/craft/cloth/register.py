@@ -23,6 +23,8 @@ _ADDS: dict[tuple[str, str], float] = {
 _FLAGS = {"distressed": -0.9, "rolled": -0.3, "cuffed": -0.3}
 #: Cloth that clings on a leg is jersey: of home and sport (W).
 _JERSEY = -0.6
+#: Shorts with so long an inseam are as formal as shorts are, cm, and what each cm less takes (W).
+COVERED, _BARE = 14.0, 0.04
 #: A fade said of any zone, and denim on a piece that is not a pair of jeans (W).
 _FADED, _DENIM = -0.5, -0.8
 
@@ -39,6 +41,8 @@ def formality(piece: Piece) -> float:
         for word in said if isinstance(said, tuple) else (said,):
             found += _ADDS.get((key, str(word)), 0.0)
     found += sum(by for flag, by in _FLAGS.items() if piece.flag(flag))
+    if piece.kind == "shorts" and (inseam := piece.figure("inseam_cm")) is not None:
+        found -= _BARE * max(0.0, COVERED - inseam)
     if any(key == "fade" for key, _ in piece.said):
         found += _FADED
     if "clinging" in piece.fabric and piece.row.has_legs:

@@ -58,7 +58,7 @@ def what_decides(
     >>> asked = Asked(Body.of(Measures.of({"stature": 165})))
     >>> owned = [Owned(line, read_line(line)) for line in ("skirt below knee", "tee", "knit", "flats")]
     >>> [(one.figure, one.outfits) for one in what_decides(asked, owned, (Day(Setting()),))]
-    [('length_cm', (2, 2, 0))]
+    [('length_cm', (2, 2, 1))]
     """
     open_ = [(one, figure, cm, by) for one in kept for figure, cm, by in _not_measured(asked, one)]
     variants = [

@@ -33,6 +33,8 @@ SLIM_FOR_STATURE, VERY_SLIM = 0.568, 0.52
 HIDES = 8.0
 #: What it weighs that something is seen through a top where the client softens nothing there (W).
 SHOWS_ANYWHERE = 0.1
+#: What a seat that bags weighs in denim, and in trousers, which are cut to it (W).
+BAGS, CUT_TO_IT = 0.35, 0.25
 _CLINGS = frozenset({"clinging", "thin", "ribbed", "satin"})
 _STRAIGHT = ("straight", "boyfriend", "girlfriend", "bootcut")
 
@@ -56,7 +58,7 @@ def bottom_shows(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     close = _lies_on(bottom)
     text = "Light, thin cloth lets what is under it be seen" + (", the more as it lies close." if close else ".")
     where, held = ("thighs", outfit.at("mid_thigh")), _held(bottom.volume, ON_THE_LEG)
-    yield con(0.4 if close else 0.2, "sheer", where, "Shows through", text, held, also=("clings",))
+    yield con(0.4 if close else 0.25, "sheer", where, "Shows through", text, held, also=("clings",))
 
 
 @rule("cloth.thin", looks_at=BOTTOM, reads=("heel",), sees_colour=True)
@@ -161,7 +163,10 @@ def has_slim_hip(of: Client) -> bool:
 def bags_at_seat(outfit: Outfit, aims: Aims) -> bool:
     """Whether a straight leg in cloth that does not give hangs from a slim hip."""
     bottom = outfit.bottom
-    firm = bottom is not None and stretch(bottom.piece) < FIRM and bottom.cut in _STRAIGHT
+    if bottom is None or bottom.hem.cm > outfit.at("knee"):
+        # Shorts have no leg that pulls at the seat.
+        return False
+    firm = stretch(bottom.piece) < FIRM and bottom.cut in _STRAIGHT
     return firm and has_slim_hip(Client(outfit.body, aims, outfit.schools))
 
 
@@ -175,7 +180,9 @@ def bags(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     held, where = Figure("hip over waist", over_waist, SLIM_HIP, "share"), ("seat", outfit.at("hip"))
     if bags_at_seat(outfit, aims):
         text = "On so slim a hip a straight leg in firm cloth bags at seat and rise."
-        yield con(0.35, "baggy_seat", where, "Bags at the seat", text, held)
+        # Trousers are cut to the seat and pressed; denim hangs as it is.
+        denim = bottom.piece.kind == "jeans" or "denim" in bottom.piece.fabric
+        yield con(BAGS if denim else CUT_TO_IT, "baggy_seat", where, "Bags at the seat", text, held)
     elif stretch(bottom.piece) >= FIRM and bottom.volume <= SKIMS:
         text = "Cloth that gives hugs the slim seat: nothing bags."
         yield pro(0.15, "baggy_seat", where, "Hugs the seat", text, held)
@@ -206,6 +213,7 @@ def skims_hips(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         weight += 0.2 if bottom.piece.fabric & _CLINGS else 0.0
         text = "Close cloth over the hips shows just what they are."
         yield con(weight, "clings", where, "Close over the hips", text, held)
-    elif hidden and not skim and bottom.volume <= SKIMS:
+    # Of a seat alone what covers it is said by the hem that does (edges, layers).
+    elif hidden and not skim and not seat and bottom.volume <= SKIMS:
         text = "An eased, longer top over a close leg covers the hips."
         yield pro(0.35, "covers_zone", where, "Hips covered", text, held, also=("balance_gained",))

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from craft.cloth import Piece
-from craft.cloth.colour import ANSWERS, SAME, chroma, difference, just_misses, lightness
+from craft.cloth.colour import ANSWERS, SAME, chroma, difference, just_misses, lightness, of_one_hue
 from craft.cloth.colouring import suits_pairs
 from craft.facts import choose, fact, in_words, least, most
 from craft.judge.aims import Aims
@@ -237,10 +237,14 @@ def near_tones(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     if halves is None or not ONE_COLOUR.of(outfit) < halves[2] <= NEAR_MISS:
         return
     top, bottom, apart = halves
+    if not of_one_hue(top.colour, bottom.colour):
+        return
     for piece in outfit.pieces:
         seen = piece.slot in ("extra", "layer") and piece.kind not in BENEATH
         colour = piece.word("colour") if seen else None
-        if colour and most(*(difference(colour, other) for other in (top.colour, bottom.colour))) <= JOINS:
+        if not colour or not all(of_one_hue(colour, other) for other in (top.colour, bottom.colour)):
+            continue
+        if most(*(difference(colour, other) for other in (top.colour, bottom.colour))) <= JOINS:
             held, where = Figure("colour distance", apart, NEAR_MISS, "share"), ("whole", bottom.waistband.cm)
             text = f"Two near tones, and the {piece.kind} holds both together."
             yield pro(0.35, "near_tones_joined", where, "Near tones joined", text, held)

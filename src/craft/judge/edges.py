@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from craft.facts import most
+from craft.facts import choose, least, most
 from craft.judge.aims import Aims
 from craft.judge.borders import Border
 from craft.judge.finding import Figure, Remark, con, pro
@@ -175,7 +175,9 @@ def covers_seat(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         ends = "a top tucked into them leaves it bare" if hidden else "this one ends {by} above the fullest hip"
         text = Sentence.of(f"Leggings ask for a hem over the seat; {ends}.", by=most(0.0, -covers))
         softened = 0.15 if aims.soften & {"hips", "seat"} else 0.0
-        yield con(0.6 + softened, "covers_zone", where, "Seat uncovered", text, held)
+        # What ends on the hip shows less of it than what ends at the waist.
+        bare = choose(hidden, 0.65, least(0.6, 0.4 + 0.02 * most(0.0, -covers)))
+        yield con(bare + softened, "covers_zone", where, "Seat uncovered", text, held)
 
 
 @rule(

@@ -52,7 +52,7 @@ def third_piece(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     yield pro(0.15, "third_piece", ("whole", outfit.at("bust")), "Third piece", text, held)
 
 
-@rule("layers.line", looks_at=("layer", "bottom", "one_piece"), reads=("heel",), sees_colour=True)
+@rule("layers.line", looks_at=("layer", "bottom", "one_piece"), reads=("heel",), borders=(ON_HIP,), sees_colour=True)
 def line(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """An open lean layer makes two verticals; a short bulky one widens."""
     wanted = 0.12 if aims.wanted("slim", "lengthen_legs") or aims.soften & {"middle", "hips"} else 0.0
@@ -161,21 +161,24 @@ def _half_way(outfit: Outfit, layer: WornLayer) -> bool:
     if bottom is None or bottom.has_legs or bottom.hem.cm >= knee:
         return False
     far = layer.hem.cm > bottom.hem.cm + AS_LONG
-    return far and knee + 3.0 < layer.hem.cm < outfit.at("crotch") + 6.0
+    # What ends on the hip is a line across it (layers.hem), and that once.
+    upper = least(outfit.at("crotch") + 6.0, outfit.at("hip") - ON_HIP.of(outfit))
+    return far and knee + 3.0 < layer.hem.cm < upper
 
 
 def _crops(layer: WornLayer) -> bool:
     return layer.piece.word("cut") == "cropped" or not layer.open
 
 
-@rule("layers.under", about="layer", looks_at=("layer", *BASE), reads=("heel",))
+@rule("layers.under", about="layer", looks_at=("layer", *BASE), reads=("heel",), borders=(ON_HIP,))
 def under_short(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """What hangs out under a short layer makes a second edge just below it; a back tuck keeps it clean behind."""
     layer, top = outfit.outer, outfit.top
     if layer is None or top is None or outfit.look.piece("bottom") is None or top.piece.slot != "top":
         return
     below = layer.hem.cm - top.hem.cm
-    short = layer.hem.cm >= outfit.at("waist") - SHORT_LAYER
+    # What ends above the hip ends short of what hangs there.
+    short = layer.hem.cm > outfit.at("hip") + ON_HIP.of(outfit)
     if not short or below < HANGS_OUT or (top.tucked and top.tuck != "back"):
         return
     held, where = Figure("hem below the layer", below, HANGS_OUT), ("waist", top.hem.cm)

@@ -28,6 +28,10 @@ STACK_SHOWS = Border("stack_shows", "Cloth stacked on the foot shows from this m
 JUST_SHOWS, PLAIN = 0.3, 1.2
 #: How near to the fullest calf a hem still lies on it, cm (W).
 ON_CALF = Border("on_calf", "A hem this near to the fullest calf lies on it", 4.5, 1.5, 10.0)
+#: A cropped leg ends at most so far above the ankle bone before it shortens, cm (brief, section 4: 2.5 to 5; and a cm of grace);
+#: and where it then ends.
+CROPPED_TO = Border("cropped_to", "A cropped leg ends at most so far above the ankle bone", 6.0, 4.0, 12.0)
+ON_LOWER_LEG = ("lower_calf", "mid_calf", "below_knee")
 #: Cloth stacked so high pushes a close leg into folds up to the knee, cm (W).
 TO_THE_KNEE = 10.0
 #: What ends well at the ankle though its hem is wide: a straight leg, and what reads as one.
@@ -102,7 +106,7 @@ def bunching(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     yield con(weight, "bunching", ("ankle", bottom.hem.cm), "Bunches at the ankle", text, held)
 
 
-@rule("length.place", looks_at=BOTTOM, reads=("heel", "skin"), borders=(STACK_SHOWS, ON_CALF))
+@rule("length.place", looks_at=BOTTOM, reads=("heel", "skin"), borders=(STACK_SHOWS, ON_CALF, CROPPED_TO))
 def hem_place(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     """A hem on a narrow place of the leg, or on a wide one."""
     bottom, body = outfit.bottom, outfit.body
@@ -119,7 +123,7 @@ def hem_place(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         )
         also = ("ankle_shown",) if outfit.skin else ()
         yield pro(0.35, "hem_on_narrow_place", ("ankle", height), "Hem on the narrow ankle", text, held, also=also)
-    elif off <= ON_CALF.of(outfit):
+    elif bottom.has_legs and off <= ON_CALF.of(outfit):
         more = 0.15 if aims.wanted("lengthen_legs") or "calves" in aims.soften else 0.0
         full = 0.1 if has_full_calf(outfit) else 0.0
         held = Figure("hem from the fullest calf", off, ON_CALF.of(outfit))
@@ -129,6 +133,16 @@ def hem_place(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         yield con(
             0.45 + more + full, "hem_on_wide_place", where, "Hem on the fullest calf", text, held, also=("leg_cut",)
         )
+    elif bottom.has_legs and outfit.skin and bottom.hem_at in ON_LOWER_LEG:
+        above, border = height - outfit.at("ankle_bone"), CROPPED_TO.of(outfit)
+        if above > border:
+            more = 0.15 if aims.wanted("lengthen_legs") else 0.0
+            text = Sentence.of(
+                "A leg that ends {above} above the ankle bone shortens it: neither long nor bare.", above=above
+            )
+            held = Figure("hem above the ankle bone", above, border)
+            weight = least(0.3, 0.1 + 0.03 * (above - border)) + more
+            yield con(weight, "leg_cut", ("calf", height), "Cropped too high", text, held)
 
 
 @rule("length.floor", about="legs", looks_at=BOTTOM, reads=("heel",), borders=(TRAILS_BELOW, SKIMS_TO))
@@ -155,7 +169,7 @@ def bare_ankle(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     bottom, bare = outfit.bottom, outfit.skin
     if bottom is None or outfit.shoes.is_boot or not bare or bottom.stack >= STACK_SHOWS.of(outfit):
         return
-    if bottom.hem_at in ("ankle", "ankle_bone", "lower_calf"):
+    if bottom.hem_at in ("ankle", "ankle_bone") or (bottom.hem_at == "lower_calf" and not bottom.has_legs):
         text = Sentence.of("{skin} of bare ankle shows between hem and shoe and lightens the leg.", skin=bare)
         weight = 0.25 + (0.1 if bottom.cuffed else 0.0)
         where = ("ankle", bottom.hem.cm - bare / 2)

@@ -6,7 +6,17 @@ from collections.abc import Iterable, Iterator
 from itertools import combinations
 
 from craft.cloth import Piece
-from craft.cloth.colour import ANSWERS, TONE, chroma, difference, hue, is_dark_neutral, just_misses, lightness
+from craft.cloth.colour import (
+    ANSWERS,
+    TONE,
+    chroma,
+    comes_back,
+    difference,
+    hue,
+    is_dark_neutral,
+    just_misses,
+    lightness,
+)
 from craft.cloth.piece import colour_of, is_metal
 from craft.facts import fact, least, most, total
 from craft.judge.aims import Aims
@@ -73,7 +83,7 @@ def picked_up(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
 
 def _answer(seen: Seen, palette: Iterable[Seen]) -> Seen | None:
     others = (one for one in palette if one.kind != seen.kind and one.ground)
-    return next((one for one in others if difference(one.colour, seen.colour) <= ANSWERS), None)
+    return next((one for one in others if comes_back(one.colour, seen.colour)), None)
 
 
 @rule("palette.holds", about="second_colour", looks_at=("scarf", "necklace", "bag", "belt"), reads=("palette",))

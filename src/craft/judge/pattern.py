@@ -24,6 +24,8 @@ MUCH = 20.0
 #: Stripes of this width, cm, and of this contrast (colour distance) widen as usual: narrower or quieter ones less, broader or
 #: louder ones more, between the least and the most (W).
 STRIPE_CM, STRIPE_CONTRAST, LEAST, MOST = 3.0, 0.45, 0.4, 1.7
+#: What it is worth that something breaks the stripes: they widen no more, which a plain piece never did (W).
+BROKEN, BROKEN_MINDED = 0.04, 0.1
 #: Two patterns whose scales differ at least so much go together where they share a colour: steps from small to large (W).
 SCALE = {"small_print": 1, "horizontal_stripe": 2, "vertical_stripe": 2, "check": 2, "dark_side_panels": 0,
          "lettering": 3, "animal": 3, "large_print": 4}  # fmt: skip
@@ -66,7 +68,7 @@ def stripes_across(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     held, where, breaks = Figure("stripes over", area.tall, MUCH), ("whole", area.middle), _broken(outfit, area)
     if breaks:
         text = f"The {breaks} breaks the stripes: they no longer run across."
-        yield pro(0.25 if minded else 0.1, "line_broken_up", where, "Stripes broken up", text, held)
+        yield pro(BROKEN_MINDED if minded else BROKEN, "line_broken_up", where, "Stripes broken up", text, held)
     else:
         text = "The stripes run across and widen what they cross."
         weight = (0.3 if minded else 0.1) * loudness(area.piece)

@@ -49,6 +49,8 @@ CLOSED, WET = 6.0, 5.0
 
 #: A piece so far under what a code asks is out of place there (0 to 4; W).
 OUT_OF_PLACE = 0.5
+#: And one so far under it is, though the others keep the code (0 to 4; W).
+FAR_OUT = 1.2
 
 
 def _dressed_most(outfit: Outfit, *, up: bool) -> str:
@@ -134,16 +136,22 @@ def code(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         return
     (low, high), where = CODES[asks], ("whole", outfit.at("bust"))
     held = Figure("how formal it reads", reads, high if reads > high else low, "scale")
+    lowest = least(*(formality(one) for one in outfit.pieces if one.slot != "extra"))
     if reads < low:
         text = f"Less than {asks} asks: the {_dressed_most(outfit, up=False)} dresses it down most."
         # A shade under the code is near it; one piece far under is out of place, whatever the others make up for.
-        out = most(0.0, low - OUT_OF_PLACE - least(*(formality(one) for one in outfit.pieces if one.slot != "extra")))
-        weight = least(0.65, 0.2 + 0.3 * (low - reads) + 0.3 * out)
+        out = most(0.0, low - OUT_OF_PLACE - lowest)
+        weight = least(0.95, 0.2 + 0.3 * (low - reads) + 0.25 * out)
         yield con(weight, "dress_code", where, f"Too casual for {asks}", text, held)
     elif reads > high:
         text = f"More than {asks} asks: the {_dressed_most(outfit, up=True)} dresses it up most."
         weight = least(0.4, 0.2 + 0.2 * (reads - high))
         yield con(weight, "dress_code", where, f"Too formal for {asks}", text, held)
+    elif lowest < low - FAR_OUT:
+        text = f"The {_dressed_most(outfit, up=False)} is out of place where {asks} is asked, whatever the rest makes up for."
+        held = Figure("how formal it reads", lowest, low - FAR_OUT, "scale")
+        weight = 0.15 + 0.3 * (low - FAR_OUT - lowest)
+        yield con(weight, "dress_code", where, "One piece out of place", text, held)
     else:
         yield pro(0.2, "dress_code", where, "Keeps the dress code", f"It keeps what {asks} asks.", held)
 

@@ -25,6 +25,8 @@ rule = Subject("volume", "Volume (7)", sees_colour=False)
 CLOSE = Border("close", "Both halves at most this full read close all over", 1.15, 0.6, 1.7, "scale")
 LOOSE = Border("loose", "Both halves at least this full read loose all over", 2.55, 2.0, 3.5, "scale")
 APART = 1.0
+#: What is left of a contrast of ease where the closer half is nearly loose (W).
+BOTH_EASED = 0.5
 #: What close all over weighs at the border, and by how much more where there is no ease at all (W).
 CLOSE_LEAST, CLOSE_MORE = 0.35, 0.4
 #: What is left of it under a skirt that covers the knee; and of a contrast of ease where the eased half rolls or bags (W).
@@ -92,6 +94,9 @@ def contrast(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         text = f"Eased {eased}, close {tight} ({pair}): each makes the other read."
         held = Figure("difference of ease", abs(above - below), APART, "scale")
         weight = least(0.5, 0.25 + 0.12 * abs(above - below))
+        # The less close the closer half is, the less there is to answer: of a loose top over a skirt that swings hardly anything.
+        answers = least(1.0, (loose - least(above, below)) / (loose - close))
+        weight *= BOTH_EASED + (1 - BOTH_EASED) * answers
         rolls = outfit.top is not None and outfit.top.bulk >= BULK_SHOWS.of(outfit)
         if rolls if eased == "above" else bags_at_seat(outfit, aims):
             # What rolls under a band or bags at the seat stands off the body: that is no ease.
