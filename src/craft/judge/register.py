@@ -76,7 +76,7 @@ def smart(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         weight = 0.25 + 0.2 * (reads - SMART)
         yield pro(weight, "smart", where, "Reads smart", "Cloth, cut and shoe read smart together.", held)
     elif reads < CASUAL:
-        text = f"The {_dressed_most(outfit, up=False)} dresses the look down; wanted is smart."
+        text = f"The look is dressed down by the {_dressed_most(outfit, up=False)}; wanted is smart."
         yield con(0.25 + 0.2 * (CASUAL - reads), "smart", where, "Reads casual", text, held)
 
 
@@ -138,17 +138,17 @@ def code(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
     held = Figure("how formal it reads", reads, high if reads > high else low, "scale")
     lowest = least(*(formality(one) for one in outfit.pieces if one.slot != "extra"))
     if reads < low:
-        text = f"Less than {asks} asks: the {_dressed_most(outfit, up=False)} dresses it down most."
+        text = f"Less than {asks} asks; it is dressed down most by the {_dressed_most(outfit, up=False)}."
         # A shade under the code is near it; one piece far under is out of place, whatever the others make up for.
         out = most(0.0, low - OUT_OF_PLACE - lowest)
         weight = least(0.95, 0.2 + 0.3 * (low - reads) + 0.25 * out)
         yield con(weight, "dress_code", where, f"Too casual for {asks}", text, held)
     elif reads > high:
-        text = f"More than {asks} asks: the {_dressed_most(outfit, up=True)} dresses it up most."
+        text = f"More than {asks} asks; it is dressed up most by the {_dressed_most(outfit, up=True)}."
         weight = least(0.4, 0.2 + 0.2 * (reads - high))
         yield con(weight, "dress_code", where, f"Too formal for {asks}", text, held)
     elif lowest < low - FAR_OUT:
-        text = f"The {_dressed_most(outfit, up=False)} is out of place where {asks} is asked, whatever the rest makes up for."
+        text = f"Where {asks} is asked one piece is out of place, whatever the rest makes up for: the {_dressed_most(outfit, up=False)}."
         held = Figure("how formal it reads", lowest, low - FAR_OUT, "scale")
         weight = 0.15 + 0.3 * (low - FAR_OUT - lowest)
         yield con(weight, "dress_code", where, "One piece out of place", text, held)
