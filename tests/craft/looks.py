@@ -23,7 +23,7 @@ CASES = Path(__file__).parents[1] / "cases"
 def judged_looks() -> tuple[tuple[str, Outfit, Aims], ...]:
     """Every look of the judged cases: its case, the outfit on the case's client, the client's aims."""
     found = []
-    for file in ("looks.yaml", "own.yaml", *(f"blind_{round_}.yaml" for round_ in range(1, 14))):
+    for file in ("looks.yaml", "own.yaml", *(f"blind_{round_}.yaml" for round_ in range(1, 15))):
         for case in read_cases((CASES / file).read_text()):
             assert not isinstance(case, Malformed)
             same = case.body.get("same", [])

@@ -141,7 +141,7 @@ def code(outfit: Outfit, aims: Aims) -> Iterator[Remark]:
         text = f"Less than {asks} asks; it is dressed down most by the {_dressed_most(outfit, up=False)}."
         # A shade under the code is near it; one piece far under is out of place, whatever the others make up for.
         out = most(0.0, low - OUT_OF_PLACE - lowest)
-        weight = least(0.95, 0.2 + 0.3 * (low - reads) + 0.25 * out)
+        weight = least(0.95, 0.2 + 0.3 * (low - reads) + 0.4 * out)
         yield con(weight, "dress_code", where, f"Too casual for {asks}", text, held)
     elif reads > high:
         text = f"More than {asks} asks; it is dressed up most by the {_dressed_most(outfit, up=True)}."
